@@ -26,7 +26,7 @@ const KINDS: [&str; 24] = [
     "Guide",
     "Dial",
     "Difference",
-    "Span",
+    "RoughMinutes",
     "Minutes",
     "Instant",
     "Power",

@@ -9,14 +9,14 @@ use utoipa::ToSchema;
 
 use ergastic_words::errors as say;
 
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 
 /// A time zone by its IANA name.
 ///
 /// # Errors
 /// Names the field when there is no such zone.
 pub fn zone(field: &str, name: &str) -> Result<TimeZone> {
-    TimeZone::get(name).map_err(|_| Error::said(Kind::Unknown, field, say::zone_given(name), say::zone()))
+    TimeZone::get(name).map_err(|_| Error::said(WhatIsWrong::Unknown, field, say::zone_given(name), say::zone()))
 }
 
 /// An instant from RFC 3339 text with an offset, or from a local time read in `zone`.
@@ -32,7 +32,7 @@ pub fn instant(field: &str, text: &str, zone: &TimeZone) -> Result<Timestamp> {
     let local = text.parse::<DateTime>().ok();
     local
         .and_then(|local| zone.to_ambiguous_timestamp(local).compatible().ok())
-        .ok_or_else(|| Error::new(Kind::Unknown, field, format!("{text:?}"), say::instant()))
+        .ok_or_else(|| Error::new(WhatIsWrong::Unknown, field, format!("{text:?}"), say::instant()))
 }
 
 /// Whether a local time comes twice in a zone, in the night the clocks go back: [`instant`] takes the first of the two.
@@ -51,7 +51,7 @@ pub fn check_instant(field: &str, instant: Timestamp) -> Result<()> {
     if (FROM_S..UNTIL_S).contains(&instant.as_second()) {
         return Ok(());
     }
-    Err(Error::new(Kind::OutOfRange, field, instant, say::not_our_time()))
+    Err(Error::new(WhatIsWrong::OutOfRange, field, instant, say::not_our_time()))
 }
 
 /// `instant` moved by minutes, which may be negative; held at the ends of representable time.
@@ -96,7 +96,7 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
     const MAX_DAYS: usize = 70;
     const MAX_SPANS: usize = 24;
     if hours.len() > MAX_SPANS {
-        return Err(Error::new(Kind::OutOfRange, field, hours.len(), say::at_most(MAX_SPANS as u32)));
+        return Err(Error::new(WhatIsWrong::OutOfRange, field, hours.len(), say::at_most(MAX_SPANS as u32)));
     }
     let mut found = Vec::new();
     for (i, Hours(begin, end)) in hours.iter().enumerate() {
@@ -107,7 +107,7 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
         let Some((begin, end)) = of_the_day else {
             let span = Stretch { begin: instant(&field, begin, zone)?, end: instant(&field, end, zone)? };
             if span.begin >= span.end {
-                return Err(Error::said(Kind::Clash, field, say::from_to(begin, end), say::end_after_begin()));
+                return Err(Error::said(WhatIsWrong::Clash, field, say::from_to(begin, end), say::end_after_begin()));
             }
             found.push(span);
             continue;
@@ -116,7 +116,7 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
             .to_zoned_datetime(zone.clone())
             .date()
             .yesterday()
-            .map_err(|_| Error::new(Kind::OutOfRange, &field, begin, say::not_our_time()))?;
+            .map_err(|_| Error::new(WhatIsWrong::OutOfRange, &field, begin, say::not_our_time()))?;
         for date in first.series(jiff::Span::new().days(1)).take(MAX_DAYS) {
             let ends_on = if end > begin { Some(date) } else { date.tomorrow().ok() };
             let at =

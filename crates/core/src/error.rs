@@ -7,7 +7,7 @@ use ergastic_words::{Elevation, Length, Mass, Message, Temperature, Voice, Volum
 
 /// What kind of fault it is.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Kind {
+pub enum WhatIsWrong {
     /// Nothing is given where something must be.
     Missing,
     /// A figure that is too small or too large, or too many of something.
@@ -33,7 +33,7 @@ pub struct Error {
     /// The field as the sender named it, with a path such as `vessel.diameter_cm`; none where it is the whole.
     pub field: String,
     /// What kind of fault it is.
-    pub kind: Kind,
+    pub kind: WhatIsWrong,
     /// What was given.
     pub given: Message,
     /// What is allowed, and what to do about it.
@@ -45,18 +45,18 @@ pub type Result<T> = std::result::Result<T, Error>;
 
 impl Error {
     /// An error that names the field, the value and what is allowed.
-    pub fn new(kind: Kind, field: impl Into<String>, given: impl ToString, allowed: Message) -> Self {
+    pub fn new(kind: WhatIsWrong, field: impl Into<String>, given: impl ToString, allowed: Message) -> Self {
         Self { field: field.into(), kind, given: Message::text(given.to_string()), allowed }
     }
 
     /// The same where what was given is said in words.
-    pub fn said(kind: Kind, field: impl Into<String>, given: Message, allowed: Message) -> Self {
+    pub fn said(kind: WhatIsWrong, field: impl Into<String>, given: Message, allowed: Message) -> Self {
         Self { field: field.into(), kind, given, allowed }
     }
 
     /// A field that has to be given.
     pub fn missing(field: impl Into<String>, allowed: Message) -> Self {
-        Self { field: field.into(), kind: Kind::Missing, given: Message::nothing(), allowed }
+        Self { field: field.into(), kind: WhatIsWrong::Missing, given: Message::nothing(), allowed }
     }
 
     /// The same error one level further in: `diameter_cm` becomes `vessel.diameter_cm`.
@@ -87,7 +87,7 @@ impl Error {
     /// The whole of it in a voice.
     pub fn told(&self, voice: Voice) -> String {
         voice.render(match self.kind {
-            Kind::Missing => say::missing(self.named(), self.allowed.clone()),
+            WhatIsWrong::Missing => say::missing(self.named(), self.allowed.clone()),
             _ => say::whole(self.named(), self.given.clone(), self.allowed.clone()),
         })
     }
@@ -103,7 +103,12 @@ impl std::error::Error for Error {}
 
 impl From<Cancelled> for Error {
     fn from(_: Cancelled) -> Self {
-        Self { field: String::new(), kind: Kind::Cancelled, given: Message::nothing(), allowed: Message::nothing() }
+        Self {
+            field: String::new(),
+            kind: WhatIsWrong::Cancelled,
+            given: Message::nothing(),
+            allowed: Message::nothing(),
+        }
     }
 }
 
@@ -114,7 +119,7 @@ impl From<Cancelled> for Error {
 pub fn unless_refused<T>(answer: Result<T>) -> Result<Option<T>> {
     match answer {
         Ok(answer) => Ok(Some(answer)),
-        Err(error) if error.kind == Kind::Cancelled => Err(error),
+        Err(error) if error.kind == WhatIsWrong::Cancelled => Err(error),
         Err(_) => Ok(None),
     }
 }
@@ -213,5 +218,5 @@ pub fn in_range(field: &str, value: f64, low: f64, high: f64, unit: Unit) -> Res
         (Some(lower), Some(higher)) => say::range_in_both(from, to, lower, higher),
         _ => say::range(from, to),
     };
-    Err(Error::new(Kind::OutOfRange, field, value, allowed))
+    Err(Error::new(WhatIsWrong::OutOfRange, field, value, allowed))
 }

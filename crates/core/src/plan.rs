@@ -8,7 +8,7 @@ use utoipa::ToSchema;
 
 use crate::bench::Prepare;
 use crate::clock::check_instant;
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::ForecastRequest;
 use crate::kitchen::Kitchen;
@@ -181,7 +181,7 @@ const MAX_SIDES: usize = 12;
 /// Names the field that can't be used.
 pub fn check_sides(sides: &[Side]) -> Result<()> {
     if sides.len() > MAX_SIDES {
-        return Err(Error::new(Kind::OutOfRange, "sides", sides.len(), errors::at_most(MAX_SIDES as u32)));
+        return Err(Error::new(WhatIsWrong::OutOfRange, "sides", sides.len(), errors::at_most(MAX_SIDES as u32)));
     }
     for (i, side) in sides.iter().enumerate() {
         check_name(&format!("sides[{i}].what"), &side.what, 60)?;
@@ -192,7 +192,7 @@ pub fn check_sides(sides: &[Side]) -> Result<()> {
 
 fn check_pins(field: &str, pins: &[PlanPin], most: usize) -> Result<()> {
     if pins.len() > most {
-        return Err(Error::new(Kind::OutOfRange, field, pins.len(), errors::at_most(most as u32)));
+        return Err(Error::new(WhatIsWrong::OutOfRange, field, pins.len(), errors::at_most(most as u32)));
     }
     for (i, pin) in pins.iter().enumerate() {
         check_name(&format!("{field}[{i}].task"), &pin.task, 40)?;
@@ -219,14 +219,19 @@ impl Plan {
             check_name("meal.name", &meal.name, 80)?;
             if meal.borrowed.len() > MAX_BORROWED {
                 let given = meal.borrowed.len();
-                return Err(Error::new(Kind::OutOfRange, "meal.borrowed", given, errors::at_most(MAX_BORROWED as u32)));
+                return Err(Error::new(
+                    WhatIsWrong::OutOfRange,
+                    "meal.borrowed",
+                    given,
+                    errors::at_most(MAX_BORROWED as u32),
+                ));
             }
             let sleep = f64::from(meal.less_sleep_min);
             in_range("meal.less_sleep_min", sleep, 0.0, f64::from(MAX_SLEEP_MIN), Unit::Minutes)?;
         }
         let letters = self.notes.chars().count();
         if letters > MAX_NOTES {
-            return Err(Error::new(Kind::OutOfRange, "notes", letters, errors::at_most(MAX_NOTES as u32)));
+            return Err(Error::new(WhatIsWrong::OutOfRange, "notes", letters, errors::at_most(MAX_NOTES as u32)));
         }
         check_pins("pins", &self.pins, MAX_PINS)?;
         check_pins("laid", &self.laid, MAX_LAID)?;

@@ -2,7 +2,7 @@
 
 use ergastic_words::{Message, errors as say};
 
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 
 /// Characters that show nothing, turn what stands beside them round, or end a text where none is seen to end: with them one
 /// name can look like another.
@@ -18,7 +18,7 @@ fn is_hidden(letter: char) -> bool {
 /// Names the field and what is allowed.
 pub fn check_name(field: &str, text: &str, most: usize) -> Result<()> {
     if let Some(letter) = text.chars().find(|letter| letter.is_control() || is_hidden(*letter)) {
-        return Err(Error::said(Kind::Unknown, field, code(letter), say::one_line()));
+        return Err(Error::said(WhatIsWrong::Unknown, field, code(letter), say::one_line()));
     }
     check_length(field, text, most)
 }
@@ -30,7 +30,7 @@ pub fn check_name(field: &str, text: &str, most: usize) -> Result<()> {
 pub fn check_text(field: &str, text: &str, most: usize) -> Result<()> {
     let is_odd = |letter: char| letter.is_control() && !matches!(letter, '\n' | '\r' | '\t') || is_hidden(letter);
     if let Some(letter) = text.chars().find(|letter| is_odd(*letter)) {
-        return Err(Error::said(Kind::Unknown, field, code(letter), say::visible()));
+        return Err(Error::said(WhatIsWrong::Unknown, field, code(letter), say::visible()));
     }
     check_length(field, text, most)
 }
@@ -43,7 +43,7 @@ fn check_length(field: &str, text: &str, most: usize) -> Result<()> {
     let length = text.chars().count();
     if text.trim().is_empty() || length > most {
         let given = if length > 40 { say::characters(length as u32) } else { Message::text(format!("{text:?}")) };
-        return Err(Error::said(Kind::OutOfRange, field, given, say::length(most as u32)));
+        return Err(Error::said(WhatIsWrong::OutOfRange, field, given, say::length(most as u32)));
     }
     Ok(())
 }

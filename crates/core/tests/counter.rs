@@ -1,7 +1,7 @@
 //! What *Match* offers beside the best way: other cuts, loads, settings of the dial at hand, fuel, and what it all costs.
 
 use ergastic_core::clock::minutes_between;
-use ergastic_core::heat::pot::Vessel;
+use ergastic_core::heat::pot::PotMeasures;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{Choice, MatchRequest, Matched, match_ways};
 use ergastic_core::ways::Method;
@@ -94,7 +94,7 @@ fn money_is_counted_once_and_shared_by_those_who_eat() {
     assert!(choices(&asked(json!({"price_per_kg": null}))).iter().all(|choice| choice.cost_a_head.is_none()));
 }
 
-fn in_pot(pot: Vessel) -> Kitchen {
+fn in_pot(pot: PotMeasures) -> Kitchen {
     let mut kitchen = Kitchen::default();
     kitchen.pots[0].measures = pot;
     kitchen

@@ -242,9 +242,10 @@ fn gelatin_and_nothing_say_what_they_can_not_do() {
 
 #[test]
 fn a_wide_flame_under_a_narrow_pot_boils_off_by_its_energy_and_is_said_to_spit() {
-    use ergastic_core::heat::pot::Vessel;
+    use ergastic_core::heat::pot::PotMeasures;
     let reduced = |diameter_cm: f64| {
-        let vessel = Some(Vessel { diameter_cm: Some(diameter_cm), height_cm: Some(30.0), ..Vessel::default() });
+        let vessel =
+            Some(PotMeasures { diameter_cm: Some(diameter_cm), height_cm: Some(30.0), ..PotMeasures::default() });
         run(SauceRequest { vessel, hob_w: Some(3000.0), taste: Taste::Weak, ..pot() })
     };
     let (narrow, wide) = (reduced(16.0), reduced(30.0));

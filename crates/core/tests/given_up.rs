@@ -2,7 +2,7 @@
 
 use ergastic_core::clock::plus_minutes;
 use ergastic_core::cook::{Event, Happened, gone_wrong, view, what_if};
-use ergastic_core::error::{Kind, Result};
+use ergastic_core::error::{Result, WhatIsWrong};
 use ergastic_core::forecast::{ForecastRequest, forecast};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{match_ways, overview};
@@ -37,7 +37,7 @@ fn whole_or_none<T: Serialize>(ask: impl Fn(&Kitchen) -> Result<T>) {
                 assert!(text(&answer) == whole, "given up after {checks} checks it is another answer");
                 break;
             }
-            Err(error) => assert_eq!(error.kind, Kind::Cancelled, "after {checks} checks: {error}"),
+            Err(error) => assert_eq!(error.kind, WhatIsWrong::Cancelled, "after {checks} checks: {error}"),
         }
         none += 1;
         checks = checks * 8 / 5 + 1;

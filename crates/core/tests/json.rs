@@ -2,7 +2,7 @@
 
 use ergastic_core::Error;
 use ergastic_core::cook::{Event, Happened};
-use ergastic_core::error::Kind;
+use ergastic_core::error::WhatIsWrong;
 use ergastic_core::forecast::ForecastRequest;
 use ergastic_core::json::{read, read_address, read_kept, read_list, read_object};
 use ergastic_core::plan::Plan;
@@ -37,12 +37,12 @@ fn a_value_that_does_not_fit_is_named_with_its_field_what_was_given_and_what_is_
 #[test]
 fn a_field_is_known_given_once_and_there_where_it_must_be() {
     let unknown = fault(r#"{"heat": {"moon": 1}}"#);
-    assert_eq!((unknown.field.as_str(), unknown.kind), ("heat.moon", Kind::Unknown));
+    assert_eq!((unknown.field.as_str(), unknown.kind), ("heat.moon", WhatIsWrong::Unknown));
     assert!(unknown.to_string().contains("pit_c"), "it says which there are: {unknown}");
     let twice = fault(r#"{"mass_kg": 1, "mass_kg": 2}"#);
-    assert_eq!((twice.field.as_str(), twice.kind), ("mass_kg", Kind::Clash));
+    assert_eq!((twice.field.as_str(), twice.kind), ("mass_kg", WhatIsWrong::Clash));
     let missing = fault(r#"{"added": [{"at_min": 3}]}"#);
-    assert_eq!((missing.field.as_str(), missing.kind), ("added[0].liquid_l", Kind::Missing));
+    assert_eq!((missing.field.as_str(), missing.kind), ("added[0].liquid_l", WhatIsWrong::Missing));
 }
 
 #[test]
@@ -93,11 +93,11 @@ fn instants_and_ids_are_asked_for_in_words() {
 fn a_list_that_is_too_long_and_a_text_of_too_many_values_are_refused_before_they_are_read_to_their_end() {
     // What comes after the last that is allowed is never looked at: it is not even JSON.
     let endless = format!("[{}nonsense", "true,".repeat(4));
-    assert_eq!(read_list::<bool>(endless.as_bytes(), 3).unwrap_err().kind, Kind::OutOfRange);
+    assert_eq!(read_list::<bool>(endless.as_bytes(), 3).unwrap_err().kind, WhatIsWrong::OutOfRange);
     assert_eq!(read_list::<bool>(b"[true, false, true]", 3).unwrap().len(), 3);
     assert_eq!(read_list::<bool>(b"[true, 1]", 3).unwrap_err().field, "[1]");
     let many = format!("{{\"mass_kg\": [{}nonsense", "0,".repeat(300_000));
-    assert_eq!(fault(&many).kind, Kind::OutOfRange);
+    assert_eq!(fault(&many).kind, WhatIsWrong::OutOfRange);
 }
 
 #[test]

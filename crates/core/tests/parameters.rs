@@ -68,7 +68,7 @@ fn told(answer: &Option<Forecast>) -> String {
 }
 
 /// What no forecast of these goes by: it is asked for beside them.
-const BESIDE: [&str; 8] = [
+const BESIDE: [&str; 14] = [
     // Of cuts that are refused.
     "toughness.tender_cut",
     // Of the water that vegetables give, which is put in at the bench.
@@ -81,6 +81,13 @@ const BESIDE: [&str; 8] = [
     // Of what is found while it cooks.
     "spread.placement",
     "spread.far_animals",
+    // Of what comes after the cook.
+    "after.room_air",
+    "after.fridge_air",
+    "after.blast_air",
+    "after.ice_water",
+    "after.stew_conductivity",
+    "after.oven_air",
     // A rolling boil is at the boil.
     "simmer.boil.below_boil_k",
 ];

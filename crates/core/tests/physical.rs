@@ -2,7 +2,7 @@
 //! it, no mass made or lost.
 
 use ergastic_core::cuts::Cut;
-use ergastic_core::error::Kind;
+use ergastic_core::error::WhatIsWrong;
 use ergastic_core::forecast::{CurvePoint, Forecast, ForecastRequest, Quantiles, ResolvedDish, describe, forecast};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
@@ -167,8 +167,14 @@ fn cooked(request: &ForecastRequest) -> Result<Option<(ResolvedDish, Forecast)>,
     match request.resolve() {
         Ok(case) => Ok(Some((case, forecast(request).unwrap()))),
         Err(error) => {
-            let known =
-                matches!(error.kind, Kind::DoesNotFit | Kind::OutOfRange | Kind::Clash | Kind::Unknown | Kind::Missing);
+            let known = matches!(
+                error.kind,
+                WhatIsWrong::DoesNotFit
+                    | WhatIsWrong::OutOfRange
+                    | WhatIsWrong::Clash
+                    | WhatIsWrong::Unknown
+                    | WhatIsWrong::Missing
+            );
             prop_assert!(known && !error.field.is_empty(), "{error}");
             Ok(None)
         }

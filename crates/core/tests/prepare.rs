@@ -3,7 +3,7 @@
 use ergastic_core::bench::{Addition, Ingredient, Larder, Later, Level, Prepare, Sear, Trim};
 use ergastic_core::cuts::Cut;
 use ergastic_core::forecast::{ForecastRequest, forecast};
-use ergastic_core::heat::pot::{Lid, Vessel};
+use ergastic_core::heat::pot::{Lid, PotMeasures};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
@@ -310,7 +310,7 @@ proptest! {
             cut: Some(cut),
             mass_kg: Some(kg),
             method: Some(Method::Braise),
-            vessel: Some(Vessel { diameter_cm: Some(across), height_cm: Some(14.0), lid: Some(Lid::Loose), ..Vessel::default() }),
+            vessel: Some(PotMeasures { diameter_cm: Some(across), height_cm: Some(14.0), lid: Some(Lid::Loose), ..PotMeasures::default() }),
             bench: Some(bench.clone()),
             ..PrepareRequest::default()
         };

@@ -2,7 +2,7 @@
 
 use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::{Forecast, ForecastRequest, Heat, ResolvedDish, forecast};
-use ergastic_core::heat::pot::{Lid, Simmer, Vessel};
+use ergastic_core::heat::pot::{Lid, PotMeasures, Simmer};
 use ergastic_core::tender::Age;
 use ergastic_core::ways::hob::Hob;
 use ergastic_core::ways::{HeatSource, Method, Set};
@@ -50,7 +50,7 @@ fn what_is_left_out_is_filled_in_and_said() {
         start_c: Some(12.0),
         altitude_m: Some(300.0),
         heat: Some(Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Lazy), ..Heat::default() }),
-        vessel: Some(Vessel { diameter_cm: Some(24.0), lid: Some(Lid::Ajar), ..Vessel::default() }),
+        vessel: Some(PotMeasures { diameter_cm: Some(24.0), lid: Some(Lid::Ajar), ..PotMeasures::default() }),
         liquid_l: Some(1.1),
         liquid_start_c: Some(20.0),
         eaten_as: Some(EatenAs::Fork),
@@ -85,12 +85,12 @@ fn a_stew_is_cut_small_and_covered_and_a_round_pot_can_be_a_tin() {
     let stew = resolve(&ForecastRequest { method: Some(Method::Stew), mass_kg: Some(1.3), ..braise(Cut::Chuck) });
     assert_eq!((stew.pieces, stew.first().medium), (20, Set::Hob(Hob { simmer: Simmer::Gentle })));
     assert!(stew.packing.submerged(stew.liquid_l) > 0.9);
-    let tin = Vessel {
+    let tin = PotMeasures {
         width_cm: Some(20.0),
         length_cm: Some(30.0),
         height_cm: Some(8.0),
         lid: Some(Lid::Foil),
-        ..Vessel::default()
+        ..PotMeasures::default()
     };
     let tin = resolve(&ForecastRequest { vessel: Some(tin), ..braise(Cut::Chuck) });
     assert!((tin.pot().floor_m2 - 0.06).abs() < 1e-12 && tin.pot().lid == Lid::Foil);
@@ -141,7 +141,7 @@ fn a_deadline_is_answered_with_two_chances() {
 #[test]
 fn what_never_comes_is_null_with_its_reason() {
     let cool = Heat { source: Some(HeatSource::Oven), set_c: Some(80.0), ..Heat::default() };
-    let open = Vessel { lid: Some(Lid::None), ..Vessel::default() };
+    let open = PotMeasures { lid: Some(Lid::None), ..PotMeasures::default() };
     let answer =
         one(ForecastRequest { heat: Some(cool), vessel: Some(open), liquid_l: Some(2.0), ..braise(Cut::Tendon) });
     assert_eq!(answer.ready_min.p50, None);
@@ -178,7 +178,7 @@ fn thumbs_are_worked_out_for_this_piece() {
     let answer = one(ForecastRequest {
         mass_kg: Some(2.2),
         pieces: Some(1),
-        vessel: Some(Vessel { diameter_cm: Some(30.0), ..Vessel::default() }),
+        vessel: Some(PotMeasures { diameter_cm: Some(30.0), ..PotMeasures::default() }),
         ..braise(Cut::Chuck)
     });
     assert_eq!(answer.thumb[0].min, 290.0);

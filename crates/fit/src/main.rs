@@ -7,7 +7,7 @@ use std::path::Path;
 use anyhow::bail;
 use ergastic_fit::chosen::{Chosen, USUAL};
 use ergastic_fit::page::with_parameters;
-use ergastic_fit::practice::{self, Row};
+use ergastic_fit::practice::{self, PracticeRow};
 use ergastic_fit::report::{self, Report};
 use ergastic_fit::solve;
 use ergastic_physics::parameters::Parameters;
@@ -24,7 +24,7 @@ fn main() -> anyhow::Result<()> {
     };
     let chosen = Chosen::by_name(only.as_deref().unwrap_or(&USUAL))?;
     let rows = practice::rows()?;
-    let all: Vec<&Row> = rows.iter().collect();
+    let all: Vec<&PracticeRow> = rows.iter().collect();
     let fitted = solve::fit(&all, &chosen, &chosen.start(), solve::ROUNDS);
     for (free, number) in chosen.0.iter().zip(&fitted) {
         let (name, unit) = (&free.about.name, free.about.unit);

@@ -12,7 +12,7 @@ const TABLE: &str = include_str!("../practice/windows.jsonl");
 
 /// What a row's window counts.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Deserialize)]
-pub enum Counted {
+pub enum CountedFrom {
     /// Hours from the meat meeting the heat.
     #[serde(rename = "h")]
     Hours,
@@ -22,23 +22,23 @@ pub enum Counted {
 }
 
 #[derive(Debug, Deserialize)]
-struct Line {
+struct PracticeLine {
     cook: String,
     request: ForecastRequest,
     window: [f64; 2],
-    unit: Counted,
+    unit: CountedFrom,
     weight: f64,
 }
 
 /// A cook of the table, resolved.
 #[derive(Debug, Clone)]
-pub struct Row {
+pub struct PracticeRow {
     /// What it is called.
     pub cook: String,
     /// Done from and until, in what is counted.
     pub window: [f64; 2],
     /// What the window counts.
-    pub counted: Counted,
+    pub counted: CountedFrom,
     /// How much it counts in the fit.
     pub weight: f64,
     request: ForecastRequest,
@@ -48,17 +48,17 @@ pub struct Row {
 ///
 /// # Errors
 /// When the table can't be read or a row can't be cooked.
-pub fn rows() -> anyhow::Result<Vec<Row>> {
+pub fn rows() -> anyhow::Result<Vec<PracticeRow>> {
     let row = |text: &str| {
-        let line: Line = serde_json::from_str(text).with_context(|| text.to_owned())?;
+        let line: PracticeLine = serde_json::from_str(text).with_context(|| text.to_owned())?;
         line.request.resolve().with_context(|| line.cook.clone())?;
-        let Line { cook, request, window, unit, weight } = line;
-        Ok(Row { cook, window, counted: unit, weight, request })
+        let PracticeLine { cook, request, window, unit, weight } = line;
+        Ok(PracticeRow { cook, window, counted: unit, weight, request })
     };
     TABLE.lines().filter(|line| !line.trim().is_empty()).map(row).collect()
 }
 
-impl Row {
+impl PracticeRow {
     /// The middle of its window.
     pub fn middle(&self) -> f64 {
         0.5 * (self.window[0] + self.window[1])
@@ -71,8 +71,8 @@ impl Row {
         let case = ForecastRequest { how, ..self.request.clone() }.resolve();
         let times = case.ok().and_then(|case| median_times(&case.physics(), &case.how).ok());
         times.map_or(f64::INFINITY, |times| match self.counted {
-            Counted::Hours => times.ready_s / 3600.0,
-            Counted::MinutesAtPressure => times.hold_s / 60.0,
+            CountedFrom::Hours => times.ready_s / 3600.0,
+            CountedFrom::MinutesAtPressure => times.hold_s / 60.0,
         })
     }
 
@@ -83,8 +83,8 @@ impl Row {
     pub fn band(&self) -> anyhow::Result<[f64; 3]> {
         let answer = forecast(&self.request).with_context(|| self.cook.clone())?;
         let (minutes, unit) = match self.counted {
-            Counted::Hours => (Some(answer.ready_min), 60.0),
-            Counted::MinutesAtPressure => (answer.at_pressure_min, 1.0),
+            CountedFrom::Hours => (Some(answer.ready_min), 60.0),
+            CountedFrom::MinutesAtPressure => (answer.at_pressure_min, 1.0),
         };
         let minutes = minutes.with_context(|| self.cook.clone())?;
         let of = |minutes: Option<f64>| minutes.map(|minutes| minutes / unit).with_context(|| self.cook.clone());
@@ -108,7 +108,7 @@ mod tests {
         let rows = rows().unwrap();
         assert_eq!(rows.iter().filter(|row| row.weight > 0.0).count(), 60);
         assert!(rows.iter().all(|row| row.window[0] < row.window[1] && row.weight >= 0.0));
-        assert_eq!(rows.iter().filter(|row| row.counted == Counted::MinutesAtPressure).count(), 13);
+        assert_eq!(rows.iter().filter(|row| row.counted == CountedFrom::MinutesAtPressure).count(), 13);
     }
 
     #[test]

@@ -4,7 +4,7 @@ use anyhow::{Context, Result};
 use rayon::prelude::*;
 
 use crate::chosen::Chosen;
-use crate::practice::{Counted, Row};
+use crate::practice::{CountedFrom, PracticeRow};
 use crate::solve;
 
 /// Rounds of a fit that begins at the whole table's own.
@@ -15,9 +15,9 @@ const END: &str = "<!-- end -->\n";
 
 /// A row as it comes out.
 #[derive(Debug, Clone)]
-pub struct Outcome {
+pub struct FittedRow {
     /// The cook.
-    pub row: Row,
+    pub row: PracticeRow,
     /// The median cook, in what is counted.
     pub median: f64,
     /// Off the middle of its window, as a logarithm.
@@ -32,7 +32,7 @@ pub struct Outcome {
 #[derive(Debug, Clone)]
 pub struct Report {
     /// In the order of the table of practice.
-    pub outcomes: Vec<Outcome>,
+    pub outcomes: Vec<FittedRow>,
 }
 
 impl Report {
@@ -40,12 +40,12 @@ impl Report {
     ///
     /// # Errors
     /// When a row can't be forecast.
-    pub fn of(rows: &[Row], chosen: &Chosen, numbers: &[f64]) -> Result<Self> {
+    pub fn of(rows: &[PracticeRow], chosen: &Chosen, numbers: &[f64]) -> Result<Self> {
         let model = chosen.model(numbers);
         let left_out = solve::left_out(rows, chosen, numbers, ROUNDS_LEFT_OUT);
-        let outcome = |(row, off_left_out): (&Row, f64)| {
+        let outcome = |(row, off_left_out): (&PracticeRow, f64)| {
             let (median, off, band) = (row.median(&model), row.off(&model), row.band()?);
-            Ok(Outcome { row: row.clone(), median, off, off_left_out, band })
+            Ok(FittedRow { row: row.clone(), median, off, off_left_out, band })
         };
         Ok(Self { outcomes: rows.par_iter().zip(left_out).map(outcome).collect::<Result<_>>()? })
     }
@@ -65,10 +65,10 @@ impl Report {
         let mut table = String::from(
             "| cook | window | median | P10 – P90 | off the middle | fitted without it |\n|---|---|---|---|---|---|\n",
         );
-        for Outcome { row, median, off, off_left_out, band: [p10, _, p90] } in &self.outcomes {
+        for FittedRow { row, median, off, off_left_out, band: [p10, _, p90] } in &self.outcomes {
             let shown = |figure: f64| match row.counted {
-                Counted::Hours => format!("{figure:.1} h"),
-                Counted::MinutesAtPressure => format!("{figure:.0} min"),
+                CountedFrom::Hours => format!("{figure:.1} h"),
+                CountedFrom::MinutesAtPressure => format!("{figure:.0} min"),
             };
             let mark = if (row.window[0]..=row.window[1]).contains(median) { "" } else { " *" };
             let [low, high] = row.window.map(shown);

@@ -4,7 +4,7 @@ use rayon::prelude::*;
 
 use crate::chosen::Chosen;
 use crate::linear;
-use crate::practice::Row;
+use crate::practice::PracticeRow;
 
 /// What a cook's word scatters by, of its logarithm: about half of a window. A belief that is off by its own sigma weighs as
 /// a row that is off by this.
@@ -15,7 +15,7 @@ const STEP: f64 = 0.01;
 pub const ROUNDS: usize = 12;
 
 /// Rows, then beliefs: how far each is off, weighed.
-fn residuals(rows: &[&Row], chosen: &Chosen, numbers: &[f64]) -> Vec<f64> {
+fn residuals(rows: &[&PracticeRow], chosen: &Chosen, numbers: &[f64]) -> Vec<f64> {
     let model = chosen.model(numbers);
     let mut off: Vec<f64> = rows.par_iter().map(|row| row.weight.sqrt() * row.off(&model)).collect();
     off.extend(chosen.surprise(numbers).map(|surprise| surprise * ROW_LN_SIGMA));
@@ -23,7 +23,7 @@ fn residuals(rows: &[&Row], chosen: &Chosen, numbers: &[f64]) -> Vec<f64> {
 }
 
 /// How the residuals move with each number: `slopes[number][residual]`.
-fn slopes(rows: &[&Row], chosen: &Chosen, numbers: &[f64], here: &[f64]) -> Vec<Vec<f64>> {
+fn slopes(rows: &[&PracticeRow], chosen: &Chosen, numbers: &[f64], here: &[f64]) -> Vec<Vec<f64>> {
     let along = |i: usize| {
         let mut moved = numbers.to_vec();
         moved[i] += STEP;
@@ -37,7 +37,7 @@ fn dot(a: &[f64], b: &[f64]) -> f64 {
 }
 
 /// The numbers that miss the rows by least, from a start, in so many rounds (Levenberg and Marquardt).
-pub fn fit(rows: &[&Row], chosen: &Chosen, start: &[f64], rounds: usize) -> Vec<f64> {
+pub fn fit(rows: &[&PracticeRow], chosen: &Chosen, start: &[f64], rounds: usize) -> Vec<f64> {
     let mut numbers = start.to_vec();
     let mut here = residuals(rows, chosen, &numbers);
     let mut damping = 1e-3;
@@ -77,11 +77,12 @@ pub fn error(off: impl Iterator<Item = (f64, f64)>) -> f64 {
 }
 
 /// How far each row is off when it is left out of the fit.
-pub fn left_out(rows: &[Row], chosen: &Chosen, fitted: &[f64], rounds: usize) -> Vec<f64> {
+pub fn left_out(rows: &[PracticeRow], chosen: &Chosen, fitted: &[f64], rounds: usize) -> Vec<f64> {
     (0..rows.len())
         .into_par_iter()
         .map(|out| {
-            let others: Vec<&Row> = rows.iter().enumerate().filter(|(i, _)| *i != out).map(|(_, row)| row).collect();
+            let others: Vec<&PracticeRow> =
+                rows.iter().enumerate().filter(|(i, _)| *i != out).map(|(_, row)| row).collect();
             rows[out].off(&chosen.model(&fit(&others, chosen, fitted, rounds)))
         })
         .collect()
@@ -95,7 +96,7 @@ mod tests {
     #[test]
     fn a_round_of_the_fit_misses_the_rows_by_less() {
         let all = rows().unwrap();
-        let some: Vec<&Row> = all.iter().filter(|row| row.cook.starts_with("chuck")).collect();
+        let some: Vec<&PracticeRow> = all.iter().filter(|row| row.cook.starts_with("chuck")).collect();
         let chosen = Chosen::by_name(&["enough.*", "surface.liquid"]).unwrap();
         let missed = |numbers: &[f64]| {
             let model = chosen.model(numbers);

@@ -1,7 +1,7 @@
 //! That the core goes by what the fit says, that the fit is good enough, and that the page says how good.
 
 use ergastic_fit::chosen::{Chosen, USUAL};
-use ergastic_fit::practice::{self, Row};
+use ergastic_fit::practice::{self, PracticeRow};
 use ergastic_fit::report::{self, Report};
 use ergastic_fit::solve;
 use ergastic_physics::parameters::Parameters;
@@ -9,7 +9,7 @@ use ergastic_physics::parameters::Parameters;
 #[test]
 fn the_core_goes_by_the_fit_and_the_fit_meets_practice() {
     let rows = practice::rows().unwrap();
-    let all: Vec<&Row> = rows.iter().collect();
+    let all: Vec<&PracticeRow> = rows.iter().collect();
     let chosen = Chosen::by_name(&USUAL).unwrap();
     let core = chosen.of(&Parameters::USUAL);
     // From the core's own, so that a few rounds show whether anything still moves.

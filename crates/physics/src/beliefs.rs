@@ -2,7 +2,7 @@
 
 /// What is believed of something uncertain: a normal distribution.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Belief {
+pub struct NormalBelief {
     /// Its middle.
     pub mean: f64,
     /// Its standard deviation.
@@ -13,22 +13,22 @@ pub struct Belief {
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Beliefs {
     /// Oven over its dial, K.
-    pub oven_k: Belief,
+    pub oven_k: NormalBelief,
     /// Liquid over what its simmer looks like, K.
-    pub pot_k: Belief,
+    pub pot_k: NormalBelief,
     /// Pit over its set point, K.
-    pub pit_k: Belief,
+    pub pit_k: NormalBelief,
     /// Logarithm of what the lid lets by against the usual.
-    pub lid_ln: Belief,
+    pub lid_ln: NormalBelief,
     /// Logarithm of how tough this butcher's meat is against the usual; none where nothing but the cut's own spread is known.
-    pub toughness_ln: Option<Belief>,
+    pub toughness_ln: Option<NormalBelief>,
 }
 
 impl Beliefs {
     /// Of a kitchen of which only these standard deviations are known.
     pub(crate) const fn knowing_nothing(oven_k: f64, pot_k: f64, pit_k: f64, lid_ln: f64) -> Self {
-        const fn about(sigma: f64) -> Belief {
-            Belief { mean: 0.0, sigma }
+        const fn about(sigma: f64) -> NormalBelief {
+            NormalBelief { mean: 0.0, sigma }
         }
         Self {
             oven_k: about(oven_k),
@@ -40,7 +40,7 @@ impl Beliefs {
     }
 
     /// Of the toughness of an animal of a cut that spreads so by itself.
-    pub(crate) fn toughness_of(&self, own_sigma: f64) -> Belief {
-        self.toughness_ln.unwrap_or(Belief { mean: 0.0, sigma: own_sigma })
+    pub(crate) fn toughness_of(&self, own_sigma: f64) -> NormalBelief {
+        self.toughness_ln.unwrap_or(NormalBelief { mean: 0.0, sigma: own_sigma })
     }
 }

@@ -12,21 +12,21 @@ pub const THAWED_C: f64 = Parameters::USUAL.meat.freezes_c;
 
 /// The equivalent body of a piece with three sides.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Shape {
+pub struct BodyShape {
     /// Half of the shortest side, m.
     pub half_thickness_m: f64,
     /// 0 slab, 1 cylinder, 2 sphere, and between.
     pub exponent: f64,
 }
 
-impl Shape {
+impl BodyShape {
     /// From the sides in metres, in any order: `β = min(2, (l1/l2)² + (l1/l3)²)`.
     ///
     /// ```
-    /// use ergastic_physics::body::Shape;
-    /// let slice = Shape::from_sides([0.04, 0.20, 0.30]);
+    /// use ergastic_physics::body::BodyShape;
+    /// let slice = BodyShape::from_sides([0.04, 0.20, 0.30]);
     /// assert!(slice.exponent < 0.1 && slice.half_thickness_m == 0.02);
-    /// assert_eq!(Shape::from_sides([0.04, 0.04, 0.04]).exponent, 2.0);
+    /// assert_eq!(BodyShape::from_sides([0.04, 0.04, 0.04]).exponent, 2.0);
     /// ```
     pub fn from_sides(mut sides_m: [f64; 3]) -> Self {
         sides_m.sort_by(f64::total_cmp);

@@ -10,7 +10,7 @@ pub const FRESH_EVERY_MIN: f64 = 35.0;
 pub const TURN_EVERY_MIN: f64 = 15.0;
 /// A fire of counted briquettes.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Coals {
+pub struct CoalFire {
     /// In a ring under the pot.
     pub under: u32,
     /// On its lid.
@@ -41,7 +41,7 @@ pub fn briquettes_for(p: &CoalFigures, diameter_m: f64, height_m: f64, oven_c: f
     p.per_inch * diameter_m / 0.0254 + (fahrenheit - 350.0) / p.fahrenheit_each + deep
 }
 
-impl Coals {
+impl CoalFire {
     /// The oven these coals are like at their best, °C: [`briquettes_for`] turned round.
     pub fn full_c(&self, p: &CoalFigures) -> f64 {
         // The rule is for a third over; coals moved beneath heat the liquid more, coals moved over less.
@@ -70,8 +70,8 @@ impl Coals {
 mod tests {
     use super::*;
 
-    fn coals(under: u32, over: u32) -> Coals {
-        Coals { under, over, diameter_m: 0.26, height_m: 0.12, fresh_every_s: 1e9, wind_takes: 0.0, air_c: 20.0 }
+    fn coals(under: u32, over: u32) -> CoalFire {
+        CoalFire { under, over, diameter_m: 0.26, height_m: 0.12, fresh_every_s: 1e9, wind_takes: 0.0, air_c: 20.0 }
     }
 
     #[test]
@@ -85,8 +85,8 @@ mod tests {
     #[test]
     fn wind_and_cold_take_heat_and_coals_burn_down() {
         let calm = coals(12, 8);
-        let windy = Coals { wind_takes: 0.2, ..calm };
-        let cold = Coals { air_c: -15.0, ..calm };
+        let windy = CoalFire { wind_takes: 0.2, ..calm };
+        let cold = CoalFire { air_c: -15.0, ..calm };
         assert!(
             windy.full_c(&CoalFigures::USUAL) < calm.full_c(&CoalFigures::USUAL) - 15.0
                 && cold.full_c(&CoalFigures::USUAL) < calm.full_c(&CoalFigures::USUAL) - 30.0
@@ -94,7 +94,7 @@ mod tests {
         assert!(coals(16, 4).full_c(&CoalFigures::USUAL) > coals(4, 16).full_c(&CoalFigures::USUAL));
         assert_eq!(calm.output(&CoalFigures::USUAL, 1700.0), 1.0);
         assert!((calm.output(&CoalFigures::USUAL, 2700.0) - 0.54).abs() < 0.01);
-        let fed = Coals { fresh_every_s: FRESH_EVERY_MIN * 60.0, ..calm };
+        let fed = CoalFire { fresh_every_s: FRESH_EVERY_MIN * 60.0, ..calm };
         assert!(fed.oven_c(&CoalFigures::USUAL, 9000.0) > calm.oven_c(&CoalFigures::USUAL, 9000.0) + 100.0);
     }
 }

@@ -69,7 +69,7 @@ pub struct Juices {
 
 /// What has left the pieces of one part, in kg, L and g.
 #[derive(Debug, Clone, Copy, PartialEq, Default)]
-pub struct Left {
+pub struct PartLosses {
     /// Juice and what evaporated from the meat, kg.
     pub juice_kg: f64,
     /// Juice that went into the liquid, kg.
@@ -82,7 +82,7 @@ pub struct Left {
     pub yield_kg: f64,
 }
 
-impl Left {
+impl PartLosses {
     /// What left several parts together.
     #[must_use]
     pub fn plus(self, other: Self) -> Self {
@@ -158,7 +158,7 @@ impl Juices {
     }
 
     /// What has left so far.
-    pub fn left(&self, piece: &Piece) -> Left {
+    pub fn left(&self, piece: &Piece) -> PartLosses {
         let (p, part, raw_kg) = (piece.p, piece.part, piece.part.mass_kg);
         let boneless_kg = raw_kg * (1.0 - (part.trim_pct + part.bone_pct) / 100.0);
         let fat_kg = raw_kg * part.muscle.fat_pct / 100.0 * (1.0 - fat_trimmed(p, part));
@@ -173,7 +173,7 @@ impl Juices {
         let melted_kg = collagen_kg * gelatin * p.gelatin_to_liquid;
         let in_liquid = if self.kept { f64::max(0.0, gelatin - no_gelatin) } else { 0.0 };
         let pulled_kg = p.pulled_off * (fat_kg - rendered_kg);
-        Left {
+        PartLosses {
             juice_kg,
             to_liquid_kg: if self.kept { lean_kg * f64::max(0.0, juice - no_juice) } else { 0.0 },
             fat_l: fat_kept_kg / FAT_KG_PER_L,
@@ -186,7 +186,7 @@ impl Juices {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::body::{Shape, shell_fractions};
+    use crate::body::{BodyShape, shell_fractions};
     use crate::parameters::Parameters;
     use crate::part::Muscle;
     use crate::tender::Goal;
@@ -201,7 +201,7 @@ mod tests {
     const SHIN: Made = Made(5.0, 3.2, 0.0, 5.0);
 
     /// What left a piece of 2 kg that went through stages of `(°C, hours, where)`, with a dose behind it.
-    fn through(made: Made, stages: &[(f64, f64, Around)], dose: f64) -> Left {
+    fn through(made: Made, stages: &[(f64, f64, Around)], dose: f64) -> PartLosses {
         let Made(fat_pct, collagen_pct, bone_pct, trim_pct) = made;
         let toughness = if made.1 > 3.0 { 1.43 } else { 1.0 };
         let part = Part {
@@ -210,7 +210,7 @@ mod tests {
             bone_pct,
             trim_pct,
             thickness_m: 0.07,
-            shape: Shape { half_thickness_m: 0.035, exponent: 1.0 },
+            shape: BodyShape { half_thickness_m: 0.035, exponent: 1.0 },
             goal: Goal {
                 enough: 2.23 * toughness,
                 middle_share: Parameters::USUAL.tender.middle_share,
@@ -240,7 +240,7 @@ mod tests {
         juices.left(&piece)
     }
 
-    fn cooked(made: Made, celsius: f64, hours: f64, dose: f64) -> Left {
+    fn cooked(made: Made, celsius: f64, hours: f64, dose: f64) -> PartLosses {
         through(made, &[(celsius, hours, Around::Kept)], dose)
     }
 

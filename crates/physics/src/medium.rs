@@ -1,11 +1,11 @@
 //! What surrounds the meat, with nothing left open.
 
-use crate::coals::Coals;
+use crate::coals::CoalFire;
 use crate::parameters::Parameters;
-use crate::pit::{Pit, Wrap};
+use crate::pit::{Pit, Wrapping};
 use crate::places::FRIDGE_C;
 use crate::steam::SteamOven;
-use crate::vessel::Simmer;
+use crate::vessel::SimmerLevel;
 
 /// What surrounds the meat.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -13,7 +13,7 @@ pub enum Medium {
     /// On the hob at a simmer.
     Hob {
         /// How far below the boil.
-        simmer: Simmer,
+        simmer: SimmerLevel,
     },
     /// In the oven.
     Oven {
@@ -22,10 +22,10 @@ pub enum Medium {
         /// Fan on.
         fan: bool,
         /// First heat.
-        start: Start,
+        start: FirstHeat,
     },
     /// Coals under and over.
-    Coals(Coals),
+    Coals(CoalFire),
     /// Under pressure.
     Pressure {
         /// Saturation temperature under it, °C.
@@ -38,7 +38,7 @@ pub enum Medium {
         power_w: f64,
     },
     /// A slow cooker.
-    SlowCooker(SlowCooker),
+    SlowCooker(SlowCookerSwitch),
     /// Kept warm.
     KeepWarm {
         /// At, °C.
@@ -61,7 +61,7 @@ pub enum Medium {
         /// How it is run.
         pit: Pit,
         /// Wrapped in this when the middle is so warm, °C.
-        wrap: Option<(Wrap, f64)>,
+        wrap: Option<(Wrapping, f64)>,
     },
     /// Cooled.
     Chill {
@@ -74,14 +74,14 @@ pub enum Medium {
 
 /// How a slow cooker's switch is set.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum SlowCooker {
+pub enum SlowCookerSwitch {
     /// The gentler.
     Low,
     /// The stronger.
     High,
 }
 
-impl SlowCooker {
+impl SlowCookerSwitch {
     /// Where it ends, °C.
     pub fn end_c(self, p: &Parameters) -> f64 {
         p.slow_cooker[self as usize].end_c
@@ -90,7 +90,7 @@ impl SlowCooker {
 
 /// Where a pot for the oven gets its first heat.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Start {
+pub enum FirstHeat {
     /// Brought to a simmer on the hob first.
     Hob,
     /// Straight into the hot oven.
@@ -177,15 +177,15 @@ mod tests {
         assert_eq!(start(Medium::Bath { bath_c: 82.0 }), 82.0);
         assert_eq!(start(Medium::Chill { cooling: Cooling::OnTray }), FRIDGE_C);
         assert_eq!(start(Medium::Chill { cooling: Cooling::InLiquid }), 60.0);
-        assert_eq!(start(Medium::Oven { set_c: 150.0, fan: false, start: Start::Oven }), 60.0);
-        assert_eq!(Medium::Oven { set_c: 150.0, fan: false, start: Start::Oven }.air_c(), Some(150.0));
+        assert_eq!(start(Medium::Oven { set_c: 150.0, fan: false, start: FirstHeat::Oven }), 60.0);
+        assert_eq!(Medium::Oven { set_c: 150.0, fan: false, start: FirstHeat::Oven }.air_c(), Some(150.0));
     }
 
     #[test]
     fn a_fire_goes_on_from_one_stage_of_a_kind_into_the_next_however_it_is_set() {
         let hob = |simmer| Medium::Hob { simmer };
-        assert!(hob(Simmer::Gentle).same_kind(&hob(Simmer::Brisk)));
-        assert!(!hob(Simmer::Gentle).same_kind(&Medium::Reheat));
+        assert!(hob(SimmerLevel::Gentle).same_kind(&hob(SimmerLevel::Brisk)));
+        assert!(!hob(SimmerLevel::Gentle).same_kind(&Medium::Reheat));
         assert!(Medium::Reheat.is_pot() && !Medium::Fat { fat_c: 90.0 }.is_pot());
     }
 }

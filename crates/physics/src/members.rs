@@ -6,7 +6,7 @@ use rand_chacha::ChaCha8Rng;
 use rand_distr::StandardNormal;
 use statrs::distribution::{ContinuousCDF, Normal};
 
-use crate::beliefs::{Belief, Beliefs};
+use crate::beliefs::{Beliefs, NormalBelief};
 use crate::case::Case;
 
 /// One simulated cook: how its kitchen differs from the median.
@@ -30,7 +30,7 @@ pub struct Member {
 
 /// How one part's meat differs from the median.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Piece {
+pub struct PieceDrawn {
     /// Scales the tender-hours needed.
     pub toughness: f64,
     /// Scales the thickness.
@@ -52,7 +52,7 @@ impl Member {
     }
 }
 
-impl Piece {
+impl PieceDrawn {
     /// The median piece.
     pub fn median(beliefs: &Beliefs) -> Self {
         Self { toughness: beliefs.toughness_ln.map_or(1.0, |belief| belief.mean.exp()), thickness: 1.0 }
@@ -65,7 +65,7 @@ pub struct Drawn {
     /// Kitchens.
     pub members: Vec<Member>,
     /// `pieces[part][member]`.
-    pub pieces: Vec<Vec<Piece>>,
+    pub pieces: Vec<Vec<PieceDrawn>>,
 }
 
 impl Drawn {
@@ -78,7 +78,7 @@ impl Drawn {
         if count == 1 {
             return Self {
                 members: vec![Member::median(&case.model.p.beliefs)],
-                pieces: vec![vec![Piece::median(&case.model.p.beliefs)]; case.parts.len()],
+                pieces: vec![vec![PieceDrawn::median(&case.model.p.beliefs)]; case.parts.len()],
             };
         }
         let mut random = ChaCha8Rng::seed_from_u64(seed);
@@ -113,7 +113,7 @@ impl Drawn {
                 let bone_sigma = if part.bone_pct > 0.0 { spread.bone_ln } else { 0.0 };
                 let (animal, bone, thickness) = (deal(), deal(), deal());
                 (0..count)
-                    .map(|i| Piece {
+                    .map(|i| PieceDrawn {
                         toughness: (tough.mean + tough.sigma * animal[i] + bone_sigma * bone[i]).exp(),
                         thickness: (1.0 + part.thickness_sigma * thickness[i]).clamp(0.4, 1.8),
                     })
@@ -133,7 +133,7 @@ impl Drawn {
     #[must_use]
     pub fn with_far_animals(mut self, case: &Case) -> Self {
         for (pieces, part) in self.pieces.iter_mut().zip(&case.parts) {
-            let Belief { mean, sigma } = case.model.p.beliefs.toughness_of(part.toughness_ln_sigma);
+            let NormalBelief { mean, sigma } = case.model.p.beliefs.toughness_of(part.toughness_ln_sigma);
             for piece in pieces.iter_mut().filter(|_| sigma > 0.0) {
                 let z = (piece.toughness.ln() - mean) / sigma;
                 let farther = 1.0 + case.model.p.spread.far_animals * (z * z - NINTH * NINTH);
@@ -156,7 +156,7 @@ impl Drawn {
     pub(crate) fn slowness(&self, i: usize, in_pit: bool) -> f64 {
         let member = &self.members[i];
         let (toughness, thickness) = if in_pit { (0.33, 0.74) } else { (0.62, 0.5) };
-        let tough = |part: &Vec<Piece>| toughness * part[i].toughness.ln() + thickness * part[i].thickness.ln();
+        let tough = |part: &Vec<PieceDrawn>| toughness * part[i].toughness.ln() + thickness * part[i].thickness.ln();
         let meat = self.pieces.iter().map(tough).fold(f64::NEG_INFINITY, f64::max);
         let kitchen = match in_pit {
             true => 0.11 * member.wetness.ln() - 0.47 * member.coefficient.ln() - 0.022 * member.pit_k,
@@ -225,7 +225,7 @@ impl Drawn {
             let (kitchen, meat) = row.split_at(KITCHEN_FACTS);
             again.members.push(Member::of_facts(kitchen.try_into().expect("as many facts as were put in")));
             for (part, facts) in again.pieces.iter_mut().zip(meat.chunks_exact(2)) {
-                part.push(Piece { toughness: facts[0].exp(), thickness: facts[1].clamp(0.4, 1.8) });
+                part.push(PieceDrawn { toughness: facts[0].exp(), thickness: facts[1].clamp(0.4, 1.8) });
             }
         }
         again
@@ -248,7 +248,7 @@ mod tests {
     #[test]
     fn cooks_are_spread_as_is_believed_and_a_seed_draws_the_same_ones() {
         let mut case = simmered(0.06);
-        let oven_k = Belief { mean: 6.0, sigma: 3.0 };
+        let oven_k = NormalBelief { mean: 6.0, sigma: 3.0 };
         case.model = case.model.believing(Beliefs { oven_k, ..Parameters::USUAL.beliefs }).into();
         let drawn = Drawn::of(&case, 400, 7);
         let (mean, sigma) = spread(drawn.members.iter().map(|member| member.oven_k));
@@ -263,7 +263,7 @@ mod tests {
     fn a_single_cook_is_the_median_one() {
         let drawn = Drawn::of(&simmered(0.06), 1, 7);
         assert_eq!(drawn.members, [Member::median(&Parameters::USUAL.beliefs)]);
-        assert_eq!(drawn.pieces, [[Piece { toughness: 1.0, thickness: 1.0 }]]);
+        assert_eq!(drawn.pieces, [[PieceDrawn { toughness: 1.0, thickness: 1.0 }]]);
     }
 
     #[test]
@@ -274,7 +274,7 @@ mod tests {
         case.parts[0].bone_pct = 30.0;
         assert!(sigma(&case) > boneless);
         case.parts[0].bone_pct = 0.0;
-        let toughness_ln = Some(Belief { mean: 0.1, sigma: 0.05 });
+        let toughness_ln = Some(NormalBelief { mean: 0.1, sigma: 0.05 });
         case.model = case.model.believing(Beliefs { toughness_ln, ..Parameters::USUAL.beliefs }).into();
         assert!((sigma(&case) - 0.05).abs() < 0.005);
     }

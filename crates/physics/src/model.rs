@@ -38,7 +38,7 @@ impl Model {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::beliefs::Belief;
+    use crate::beliefs::NormalBelief;
     use crate::tender::rate;
 
     #[test]
@@ -59,7 +59,7 @@ mod tests {
 
     #[test]
     fn what_is_believed_of_a_kitchen_changes_nothing_else() {
-        let oven_k = Belief { mean: 6.0, sigma: 2.0 };
+        let oven_k = NormalBelief { mean: 6.0, sigma: 2.0 };
         let learned = Model::usual().believing(Beliefs { oven_k, ..Parameters::USUAL.beliefs });
         assert_eq!(learned.p.beliefs.oven_k, oven_k);
         assert_eq!(Parameters { beliefs: Parameters::USUAL.beliefs, ..learned.p }, Parameters::USUAL);

@@ -1,6 +1,6 @@
 //! The meat of one cut or size: what it is made of, its shape, what it has to reach.
 
-use crate::body::Shape;
+use crate::body::BodyShape;
 use crate::tender::Goal;
 
 /// What a muscle is made of, as % of its raw mass.
@@ -28,7 +28,7 @@ pub struct Part {
     /// Shortest side of the largest piece, m.
     pub thickness_m: f64,
     /// Its equivalent body.
-    pub shape: Shape,
+    pub shape: BodyShape,
     /// Softening to reach.
     pub goal: Goal,
     /// Spread of the thickness, relative.

@@ -12,14 +12,14 @@ const PSYCHROMETRIC: f64 = 71.0;
 const OUTSIDE_C: f64 = 15.0;
 /// What meat is wrapped in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Wrap {
+pub enum Wrapping {
     /// Unwaxed paper: some steam passes.
     Paper,
     /// Foil: hardly any does.
     Foil,
 }
 
-impl Wrap {
+impl Wrapping {
     /// Share of the evaporation that it lets by.
     pub(crate) fn lets_by(self, p: &Parameters) -> f64 {
         p.wrap[self as usize].lets_by

@@ -2,7 +2,7 @@
 
 use crate::parameters::{Parameters, Pressure};
 use crate::places::BY_THE_STOVE_C;
-use crate::vessel::{Balance, Vessel};
+use crate::vessel::{PotBalance, Vessel};
 
 /// Heat into an electric pot, W.
 pub const POWER_W: f64 = Parameters::USUAL.pressure.power_w;
@@ -112,7 +112,7 @@ impl Closed<'_> {
 
     /// Where its heat is at the end of the step with so much power, °C.
     fn tends(&self, power_w: f64) -> f64 {
-        let balance = Balance {
+        let balance = PotBalance {
             step_s: self.left_s(),
             celsius: self.pressed.celsius,
             oven_c: BY_THE_STOVE_C + power_w / self.conductance,

@@ -3,9 +3,9 @@
 use crate::body::{SHELLS, shell_fractions};
 use crate::case::{Case, End};
 use crate::how::How;
-use crate::juices::{Around, Juices, Left, Piece};
+use crate::juices::{Around, Juices, PartLosses, Piece};
 use crate::medium::Medium;
-use crate::members::{Member, Piece as Animal};
+use crate::members::{Member, PieceDrawn as Animal};
 use crate::parameters::Juice;
 use crate::part::Part;
 use crate::run::{HORIZON_S, Moment, STEP_S, Times, Watch, run};
@@ -40,7 +40,7 @@ pub struct Frame {
     /// Salt in the liquid, g.
     pub salt_g: f64,
     /// Juice, fat, gelatin, yield of all parts.
-    pub left: Left,
+    pub left: PartLosses,
 }
 
 /// A median run, written down.
@@ -101,7 +101,11 @@ impl<'a> Recorder<'a> {
             ran_dry: false,
             steam_kg: 0.0,
             salt_g: case.liquid_salt_g,
-            left: case.parts.iter().map(|part| raw(&case.model.p.juice, part)).fold(Left::default(), Left::plus),
+            left: case
+                .parts
+                .iter()
+                .map(|part| raw(&case.model.p.juice, part))
+                .fold(PartLosses::default(), PartLosses::plus),
         };
         Self {
             case,
@@ -136,7 +140,7 @@ impl<'a> Recorder<'a> {
         let since_s = moment.time_s - self.frames.last().map_or(0.0, |frame| frame.time_s);
         let (main, around) = (&moment.parts[0], moment.around);
         let kept = if around.keeps_juice() { Around::Kept } else { Around::Drips };
-        let (mut left, mut evaporated_kg) = (Left::default(), 0.0);
+        let (mut left, mut evaporated_kg) = (PartLosses::default(), 0.0);
         for ((part, state), juices) in case.parts.iter().zip(moment.parts).zip(&mut self.juices) {
             let piece = Piece {
                 p: &p.juice,
@@ -156,7 +160,7 @@ impl<'a> Recorder<'a> {
         left.gelatin_g += case.body.gelatin_g(&p.juice, main.mean_dose[0] / case.main().goal.toughness);
         let liquid_l = f64::max(0.0, around.poured_l[0] + around.larder_l + left.to_liquid_kg - around.steam_kg[0]);
         // Lost juice takes along the salt of the water it comes from.
-        let before = self.frames.last().map_or(Left::default(), |frame| frame.left);
+        let before = self.frames.last().map_or(PartLosses::default(), |frame| frame.left);
         let juice_kg = f64::max(0.0, left.to_liquid_kg - before.to_liquid_kg);
         let boneless_kg: f64 = case.parts.iter().map(Part::boneless_kg).sum();
         let water_kg = |lost_kg: f64| f64::max(0.05 * boneless_kg, p.salt.water * boneless_kg - lost_kg);
@@ -239,7 +243,7 @@ pub fn recorded(case: &Case, every_s: f64, warm_c: f64, how: &How) -> Result<Rec
 }
 
 /// A part before anything has left it.
-fn raw(p: &Juice, part: &Part) -> Left {
+fn raw(p: &Juice, part: &Part) -> PartLosses {
     Juices::default().left(&Piece {
         p,
         part,

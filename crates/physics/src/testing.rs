@@ -1,6 +1,6 @@
 //! A braise to try the rooms with.
 
-use crate::body::{DENSITY, Shape};
+use crate::body::{BodyShape, DENSITY};
 use crate::case::{Case, End, Stage};
 use crate::juices::Body;
 use crate::liquid::Packing;
@@ -9,10 +9,10 @@ use crate::model::Model;
 use crate::parameters::Parameters;
 use crate::part::{Muscle, Part};
 use crate::tender::Goal;
-use crate::vessel::{Cover, Simmer, Vessel};
+use crate::vessel::{Cover, SimmerLevel, Vessel};
 
 /// A gentle simmer.
-pub(crate) const SIMMERS: Medium = Medium::Hob { simmer: Simmer::Gentle };
+pub(crate) const SIMMERS: Medium = Medium::Hob { simmer: SimmerLevel::Gentle };
 
 /// A piece of 1.4 kg that is tender after three tender-hours.
 pub(crate) fn piece(thickness_m: f64) -> Part {
@@ -23,7 +23,7 @@ pub(crate) fn piece(thickness_m: f64) -> Part {
         bone_pct: 0.0,
         trim_pct: 6.0,
         thickness_m,
-        shape: Shape::from_sides([thickness_m, area_m2.sqrt(), area_m2.sqrt()]),
+        shape: BodyShape::from_sides([thickness_m, area_m2.sqrt(), area_m2.sqrt()]),
         goal: Goal {
             enough: 3.0,
             middle_share: Parameters::USUAL.tender.middle_share,

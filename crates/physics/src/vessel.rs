@@ -59,7 +59,7 @@ impl Cover {
 
 /// How the hob is set, against the local boil.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Simmer {
+pub enum SimmerLevel {
     /// A bubble now and then.
     Lazy,
     /// Bubbles in one or two places.
@@ -70,7 +70,7 @@ pub enum Simmer {
     Boil,
 }
 
-impl Simmer {
+impl SimmerLevel {
     /// Kelvin below the local boil.
     pub fn below_boil_k(self, p: &Parameters) -> f64 {
         p.simmer[self as usize].below_boil_k
@@ -140,7 +140,7 @@ impl Vessel {
 
     /// Vapour lost on the hob, kg/s: what diffuses, and what the bubbles carry.
     #[inline(always)]
-    pub fn hob_loss(&self, p: &Parameters, simmer: Simmer, celsius: f64, lid_factor: f64) -> f64 {
+    pub fn hob_loss(&self, p: &Parameters, simmer: SimmerLevel, celsius: f64, lid_factor: f64) -> f64 {
         self.diffusion(p, vapour(), celsius, lid_factor, false)
             + simmer.bubbling(p) * self.floor_m2 * self.cover.figures(p).bubbles_pass * lid_factor.sqrt()
     }
@@ -166,7 +166,7 @@ pub fn close(income: impl Fn(f64) -> f64, heat_capacity: f64, now_c: f64, predic
 
 /// What a step of the pot's balance needs to know.
 #[derive(Debug, Clone, Copy)]
-pub struct Balance {
+pub struct PotBalance {
     /// Length of the step, s.
     pub step_s: f64,
     /// Pot at its start, °C.
@@ -187,7 +187,7 @@ pub struct Balance {
     pub evaporation: f64,
 }
 
-impl Balance {
+impl PotBalance {
     /// Where the pot's temperature tends over a step in surroundings that heat it, before the meat's share is known, °C.
     ///
     /// Linearised implicit Euler on `C dT/dt = G (T_oven − T) − λ m(T) − g (T − T_meat)`, held at the boil.
@@ -210,7 +210,7 @@ mod tests {
         let mut celsius = 90.0;
         let mut steam = 0.0;
         for minute in 0..600 {
-            let now = Balance {
+            let now = PotBalance {
                 step_s: 60.0,
                 celsius,
                 oven_c,
@@ -254,7 +254,7 @@ mod tests {
     fn the_hob_loses_what_cooks_measure() {
         let pot = Vessel::usual(Cover::Loose);
         for (simmer, low, high) in
-            [(Simmer::Lazy, 30.0, 60.0), (Simmer::Gentle, 100.0, 150.0), (Simmer::Brisk, 220.0, 290.0)]
+            [(SimmerLevel::Lazy, 30.0, 60.0), (SimmerLevel::Gentle, 100.0, 150.0), (SimmerLevel::Brisk, 220.0, 290.0)]
         {
             let grams =
                 pot.hob_loss(&Parameters::USUAL, simmer, 100.0 - simmer.below_boil_k(&Parameters::USUAL), 1.0) * 3.6e6;

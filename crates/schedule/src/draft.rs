@@ -220,7 +220,7 @@ impl<'a> Draft<'a> {
     pub fn blocked(&mut self, number: usize, start: Minute, later: bool) -> Option<Minute> {
         let net = self.net;
         let problem = net.problem;
-        if let Some(next) = self.taken.blocks(problem, number, start, later, false) {
+        if let Some(next) = self.taken.blocks(problem, number, start, later) {
             return Some(next);
         }
         let never = if later { Minute::MAX / 2 } else { Minute::MIN / 2 };

@@ -161,7 +161,7 @@ impl Draft<'_> {
             let mut at = wanted;
             let bound = if later { wanted + FURTHEST } else { (wanted - FURTHEST).max(problem.now) };
             while (later && at <= bound) || (!later && at >= bound) {
-                match self.taken.blocks(problem, number, at, later, true) {
+                match self.taken.hands_block(problem, number, at, later) {
                     None => return Some(at),
                     Some(next) => at = if later { next.max(at + 1) } else { next.min(at - 1) },
                 }

@@ -294,7 +294,7 @@ impl<'a> Net<'a> {
         }
         let mut at = self.on_grid(job, from, true);
         while at <= from.saturating_add(FURTHEST) {
-            match taken.blocks(self.problem, number, at, true, false) {
+            match taken.blocks(self.problem, number, at, true) {
                 None => return at,
                 Some(next) => at = self.on_grid(job, next.max(at + 1), true),
             }

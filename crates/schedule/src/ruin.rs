@@ -21,7 +21,7 @@ pub(super) fn ruin(
     random: &mut ChaCha8Rng,
 ) -> Vec<usize> {
     let net = draft.net;
-    let mut out = Out { net, in_play, chosen: vec![false; net.problem.jobs.len()], count: 0 };
+    let mut out = OutOfPlace { net, in_play, chosen: vec![false; net.problem.jobs.len()], count: 0 };
     homeless.iter().for_each(|number| out.with_its_anchor(*number));
     let some = |random: &mut ChaCha8Rng, from: &[usize]| from[random.random_range(0..from.len())];
     let seed =
@@ -75,7 +75,7 @@ fn window(draft: &Draft, number: usize, around: Minute) -> Span {
 
 /// A job with all that must come before it, all that follows it, or both.
 pub(super) fn chain(net: &Net, (movable, in_play): (&[usize], &[bool]), random: &mut ChaCha8Rng) -> Vec<usize> {
-    let mut out = Out { net, in_play, chosen: vec![false; net.problem.jobs.len()], count: 0 };
+    let mut out = OutOfPlace { net, in_play, chosen: vec![false; net.problem.jobs.len()], count: 0 };
     let seed = movable[random.random_range(0..movable.len())];
     let (back, on) = match random.random_range(0..4) {
         0 | 1 => (true, false),
@@ -101,7 +101,7 @@ pub(super) fn chain(net: &Net, (movable, in_play): (&[usize], &[bool]), random: 
     (0..out.chosen.len()).filter(|number| out.chosen[*number]).collect()
 }
 
-struct Out<'a> {
+struct OutOfPlace<'a> {
     net: &'a Net<'a>,
     /// Those that are moved at all.
     in_play: &'a [bool],
@@ -109,7 +109,7 @@ struct Out<'a> {
     count: usize,
 }
 
-impl Out<'_> {
+impl OutOfPlace<'_> {
     /// What lies around a job in time, from any of those that may be moved on.
     fn what_lies_around(&mut self, draft: &Draft, seed: usize, movable: &[usize], random: &mut ChaCha8Rng) {
         let around = random.random_range(5..=AROUND);

@@ -2,6 +2,7 @@
 
 use ergastic_cancel::{Cancel, Cancelled};
 use rand::RngExt;
+use rayon::prelude::*;
 
 use super::broken::{Broken, broken};
 use super::cost::cost;
@@ -153,18 +154,19 @@ impl<'a> Search<'a> {
         let mut begun: Vec<(Order, Lies)> = orders.into_iter().map(|order| (order, Lies::of(&self.best))).collect();
         let rounds = begun.len().ilog2() as usize + 1;
         loop {
-            let each = tries / rounds / begun.len();
-            for (order, lies) in &mut begun {
-                if self.is_stopped() {
-                    return;
-                }
+            let each = (tries / rounds / begun.len()).max(1);
+            // Each has random numbers of its own: beside each other they come to the same.
+            begun.par_iter_mut().for_each(|(order, lies)| {
                 let problem = queued(self.net.problem, order);
                 let net = Net::of(&problem);
                 let late_bound = if problem.late_price.is_some() { net.late_bound().min(LATEST) } else { 0 };
                 let mut search = Search::of(&net, late_bound, self.cancel);
                 search.stand_on(lies);
-                search.place_what_must_be(each.max(1));
+                search.place_what_must_be(each);
                 *lies = Lies::of(&search.best);
+            });
+            if self.is_stopped() {
+                return;
             }
             begun.sort_by(|a, b| a.1.cost.total_cmp(&b.1.cost));
             if begun.len() == 1 {

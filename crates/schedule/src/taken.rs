@@ -83,16 +83,8 @@ impl Taken {
         }
     }
 
-    /// Whether a job can't be done from a start for what it takes while it is done; then the next start, later or sooner, at which that
-    /// may be otherwise.
-    pub fn blocks(
-        &mut self,
-        problem: &Problem,
-        number: usize,
-        start: Minute,
-        later: bool,
-        hands_only: bool,
-    ) -> Option<Minute> {
+    /// Whether a job can't be done from a start for the hands it takes; then the next start, later or sooner, at which that may be otherwise.
+    pub fn hands_block(&self, problem: &Problem, number: usize, start: Minute, later: bool) -> Option<Minute> {
         let job = &problem.jobs[number];
         let count = problem.kinds.get(HANDS).map_or(1, |kind| kind.count) as u16;
         for take in job.takes.iter().filter(|take| take.kind == HANDS) {
@@ -106,9 +98,15 @@ impl Taken {
                 return Some(next);
             }
         }
-        if hands_only {
-            return None;
+        None
+    }
+
+    /// The same for all that it takes while it is done.
+    pub fn blocks(&mut self, problem: &Problem, number: usize, start: Minute, later: bool) -> Option<Minute> {
+        if let Some(next) = self.hands_block(problem, number, start, later) {
+            return Some(next);
         }
+        let job = &problem.jobs[number];
         for take in job.takes.iter().filter(|take| take.kind != HANDS) {
             if let Some(over) = self.over(&problem.kinds, take.kind, take.span.moved(start), take.setting) {
                 return Some(if later {
@@ -204,7 +202,7 @@ mod tests {
             let free = |start: Minute| {
                 (start..start + len).all(|minute| !busy.iter().any(|(from, long)| (*from..from + long).contains(&minute)))
             };
-            let next = taken.blocks(&problem, 0, start, later, true);
+            let next = taken.hands_block(&problem, 0, start, later);
             prop_assert_eq!(next.is_none(), free(start));
             if let Some(next) = next {
                 prop_assert_eq!(next > start, later);
@@ -238,10 +236,10 @@ mod tests {
         problem.shut = vec![span(-500, -400)];
         let mut taken = Taken::of(&problem);
         taken.add_takes(&problem, 0, -100);
-        assert_eq!(taken.blocks(&problem, 0, -95, true, false), Some(-80));
-        assert_eq!(taken.blocks(&problem, 0, -110, false, false), Some(-120));
+        assert_eq!(taken.blocks(&problem, 0, -95, true), Some(-80));
+        assert_eq!(taken.blocks(&problem, 0, -110, false), Some(-120));
         taken.remove_takes(&problem, 0, -100);
-        assert_eq!(taken.blocks(&problem, 0, -110, true, false), None);
-        assert_eq!(taken.blocks(&problem, 0, -415, true, false), Some(-400));
+        assert_eq!(taken.blocks(&problem, 0, -110, true), None);
+        assert_eq!(taken.blocks(&problem, 0, -415, true), Some(-400));
     }
 }

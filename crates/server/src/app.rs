@@ -17,7 +17,7 @@ use uuid::Uuid;
 use crate::access::{Desk, Visitor};
 use crate::asked::{AskedOnce, MadeFrom};
 use crate::changes::{Change, Changes};
-use crate::clock::Clock;
+use crate::clock::ServerClock;
 use crate::error::ApiResult;
 use crate::queue::{Queue, WorkLane};
 
@@ -52,7 +52,7 @@ pub struct App {
     /// Tells open pages what has changed.
     pub changes: Changes,
     /// What time it is in the kitchen.
-    pub clock: Clock,
+    pub clock: ServerClock,
     /// Who may enter from beyond this machine.
     pub desk: Arc<Desk>,
     /// Wakes what is worked out in the background.
@@ -73,14 +73,14 @@ impl App {
     /// # Errors
     /// When threads can't be started.
     pub fn new(store: Store) -> anyhow::Result<Self> {
-        Self::with_clock(store, Clock::default())
+        Self::with_clock(store, ServerClock::default())
     }
 
     /// The same by another clock.
     ///
     /// # Errors
     /// When threads can't be started.
-    pub fn with_clock(store: Store, clock: Clock) -> anyhow::Result<Self> {
+    pub fn with_clock(store: Store, clock: ServerClock) -> anyhow::Result<Self> {
         let run = format!("{:x}", Uuid::new_v4().as_u64_pair().0);
         Ok(Self {
             store,

@@ -75,7 +75,7 @@ pub type Numbered = (u64, Change);
 /// The one place that changes are told from.
 #[derive(Debug, Clone)]
 pub struct Changes {
-    told: Arc<Mutex<Told>>,
+    told: Arc<Mutex<Announced>>,
     /// `None` ends every stream.
     send: broadcast::Sender<Option<Numbered>>,
     streams: Arc<Semaphore>,
@@ -86,7 +86,7 @@ pub struct Changes {
 }
 
 #[derive(Debug, Default)]
-struct Told {
+struct Announced {
     last: u64,
     remembered: VecDeque<Numbered>,
 }
@@ -153,7 +153,7 @@ impl Changes {
     }
 
     /// What came after an id, if all of it is remembered.
-    fn missed(&self, told: &Told, id: &str) -> Option<Vec<Numbered>> {
+    fn missed(&self, told: &Announced, id: &str) -> Option<Vec<Numbered>> {
         let after: u64 = id.strip_prefix(&*self.run)?.strip_prefix('-')?.parse().ok()?;
         let oldest = told.remembered.front().map_or(told.last + 1, |(number, _)| *number);
         if after > told.last || after + 1 < oldest {

@@ -2,7 +2,7 @@
 
 use ergastic_core::clock::{check_instant, minutes_between};
 use ergastic_core::cook::Event;
-use ergastic_core::error::{Kind, Unit, in_range};
+use ergastic_core::error::{Unit, WhatIsWrong, in_range};
 use ergastic_core::{Error, Result};
 use ergastic_words::errors;
 use jiff::Timestamp;
@@ -14,7 +14,7 @@ use jiff::Timestamp;
 pub fn has_been(field: &str, at: Timestamp, now: Timestamp) -> Result<()> {
     check_instant(field, at)?;
     if minutes_between(now, at) > 60.0 {
-        return Err(Error::new(Kind::OutOfRange, field, at, errors::not_ahead()));
+        return Err(Error::new(WhatIsWrong::OutOfRange, field, at, errors::not_ahead()));
     }
     Ok(())
 }

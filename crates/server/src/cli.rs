@@ -13,7 +13,7 @@ use ergastic_store::{Lock, Store};
 use ergastic_words::{Message, Voice, service as say};
 
 use crate::app::App;
-use crate::clock::Clock;
+use crate::clock::ServerClock;
 use crate::compute::{self, Computation};
 use crate::router::{api_document, router};
 use crate::{demo, opened, serve, upkeep};
@@ -249,7 +249,7 @@ async fn start(
     if let Some((host, names)) = &beyond {
         opened::check_host(*host, names)?;
     }
-    let clock = Clock::at_speed(speed);
+    let clock = ServerClock::at_speed(speed);
     tracing_subscriber::fmt()
         .with_env_filter(tracing_subscriber::EnvFilter::try_from_default_env().unwrap_or_else(|_| "warn".into()))
         .with_writer(std::io::stderr)

@@ -6,19 +6,19 @@ use jiff::{SignedDuration, Timestamp};
 
 /// A clock that runs some times as fast as this machine's from the moment it was started.
 #[derive(Debug, Clone, Copy)]
-pub struct Clock {
+pub struct ServerClock {
     from: Timestamp,
     since: Instant,
     speed: f64,
 }
 
-impl Default for Clock {
+impl Default for ServerClock {
     fn default() -> Self {
         Self::at_speed(1.0)
     }
 }
 
-impl Clock {
+impl ServerClock {
     /// Starting now.
     pub fn at_speed(speed: f64) -> Self {
         Self { from: Timestamp::now(), since: Instant::now(), speed }

@@ -1,7 +1,7 @@
 //! The stateless computations, the same for the command line and the API.
 
 use ergastic_core::Error;
-use ergastic_core::error::Kind;
+use ergastic_core::error::WhatIsWrong;
 use ergastic_core::finish::sauce;
 use ergastic_core::forecast::forecast;
 use ergastic_core::kitchen::Kitchen;
@@ -47,5 +47,5 @@ fn answer<Q: DeserializeOwned, A: Serialize>(
 ) -> Result<String, Error> {
     let answer = compute(&read_object(text)?)?;
     serde_json::to_string_pretty(&answer)
-        .map_err(|error| Error::new(Kind::Unknown, "answer", "", Message::text(error.to_string())))
+        .map_err(|error| Error::new(WhatIsWrong::Unknown, "answer", "", Message::text(error.to_string())))
 }

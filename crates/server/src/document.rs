@@ -51,7 +51,7 @@ pub fn say_what_is_refused(document: &mut OpenApi) {
 fn refuse(operation: &mut Operation, refusals: &[(u16, &str)]) {
     for (status, why) in refusals {
         operation.responses.responses.entry(status.to_string()).or_insert_with(|| {
-            let problem = ContentBuilder::new().schema(Some(Ref::from_schema_name("Problem"))).build();
+            let problem = ContentBuilder::new().schema(Some(Ref::from_schema_name("ProblemDetails"))).build();
             RefOr::T(ResponseBuilder::new().description(*why).content("application/problem+json", problem).build())
         });
     }

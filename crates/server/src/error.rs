@@ -13,7 +13,7 @@ use utoipa::ToSchema;
 
 /// A refused or failed request.
 #[derive(Debug, Serialize, Deserialize, ToSchema)]
-pub struct Problem {
+pub struct ProblemDetails {
     /// Always `about:blank`.
     pub r#type: String,
     /// The status in words.
@@ -115,7 +115,7 @@ impl ApiError {
     /// The answer in a voice.
     pub fn answer(&self, voice: Voice) -> Response {
         let status = self.status();
-        let problem = Problem {
+        let problem = ProblemDetails {
             r#type: "about:blank".into(),
             title: status.canonical_reason().unwrap_or("Error").to_owned(),
             status: status.as_u16(),
@@ -149,14 +149,14 @@ impl ApiError {
 
 /// What went wrong, beside an answer that was made before the kitchen's units were known.
 #[derive(Clone)]
-pub struct Told(pub Arc<ApiError>);
+pub struct Failing(pub Arc<ApiError>);
 
 impl IntoResponse for ApiError {
     fn into_response(self) -> Response {
         let mut response = self.answer(Voice::default());
         // Only a field's range is said otherwise in other units.
         if matches!(self, Self::Input(_)) {
-            response.extensions_mut().insert(Told(Arc::new(self)));
+            response.extensions_mut().insert(Failing(Arc::new(self)));
         }
         response
     }

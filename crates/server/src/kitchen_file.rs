@@ -8,7 +8,7 @@ use std::rc::Rc;
 
 use ergastic_core::Error;
 use ergastic_core::cook::{Event, Happened};
-use ergastic_core::error::Kind;
+use ergastic_core::error::WhatIsWrong;
 use ergastic_core::json::{not_json, read_object, read_value};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
@@ -79,7 +79,7 @@ pub fn read_file(reader: impl Read, kitchen: Kitchen, now: Timestamp, sink: &mut
     let mut buffered = std::io::BufReader::with_capacity(1 << 16, reader);
     let fault = |error: std::io::Error| {
         let why = Message::text(error.to_string());
-        ApiError::from(Error::said(Kind::Unknown, THE_FILE, say::what_came(), why))
+        ApiError::from(Error::said(WhatIsWrong::Unknown, THE_FILE, say::what_came(), why))
     };
     skip_mark(&mut buffered).map_err(fault)?;
     let mut json = serde_json::Deserializer::from_reader(Bounded { inner: buffered, left: left.clone() });
@@ -166,7 +166,7 @@ impl<S: Sink> File<'_, S> {
         let PlanFile { id, version, saved_at, mut plan, deleted_at, damaged } = read_object(raw.get().as_bytes())?;
         checks::has_been("saved_at", saved_at, self.now)?;
         if version.is_some_and(|version| version < 1) {
-            return Err(Error::new(Kind::OutOfRange, "version", version.unwrap_or(0), say::one_or_more()));
+            return Err(Error::new(WhatIsWrong::OutOfRange, "version", version.unwrap_or(0), say::one_or_more()));
         }
         let document = if damaged.is_some() {
             as_document(&plan)
@@ -185,7 +185,12 @@ impl<S: Sink> File<'_, S> {
             read_object(raw.get().as_bytes())?;
         checks::has_been("opened_at", opened_at, self.now)?;
         if events.len() > MAX_EVENTS {
-            return Err(Error::new(Kind::OutOfRange, "events", events.len(), errors::at_most(MAX_EVENTS as u32)));
+            return Err(Error::new(
+                WhatIsWrong::OutOfRange,
+                "events",
+                events.len(),
+                errors::at_most(MAX_EVENTS as u32),
+            ));
         }
         if let Some(why) = damaged {
             let summary = summaries::broken(id, plan_id, "", opened_at, why);
@@ -227,8 +232,9 @@ impl<S: Sink> File<'_, S> {
 }
 
 fn text(value: &impl serde::Serialize) -> Result<String, Error> {
-    serde_json::to_string(value)
-        .map_err(|error| Error::said(Kind::Unknown, THE_FILE, say::a_part_of_it(), Message::text(error.to_string())))
+    serde_json::to_string(value).map_err(|error| {
+        Error::said(WhatIsWrong::Unknown, THE_FILE, say::a_part_of_it(), Message::text(error.to_string()))
+    })
 }
 
 impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
@@ -246,7 +252,7 @@ impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
                 "ergastic" => {
                     let version: u32 = fields.next_value()?;
                     let known = (version == FILE_VERSION).then_some(version).ok_or_else(|| {
-                        Error::new(Kind::OutOfRange, "ergastic", version, say::reads_layout(FILE_VERSION))
+                        Error::new(WhatIsWrong::OutOfRange, "ergastic", version, say::reads_layout(FILE_VERSION))
                     });
                     self.version = Some(self.ends(known.map_err(ApiError::from))?);
                 }
@@ -258,12 +264,13 @@ impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
                     let taken = self.take(kitchen);
                     self.ends(taken)?;
                 }
-                "plans" => fields.next_value_seed(Items { file: self, name: "plans" })?,
-                "cooks" => fields.next_value_seed(Items { file: self, name: "cooks" })?,
+                "plans" => fields.next_value_seed(ItemsSeed { file: self, name: "plans" })?,
+                "cooks" => fields.next_value_seed(ItemsSeed { file: self, name: "cooks" })?,
                 "probes" => fields.next_value_seed(Probes { file: self })?,
                 _ => {
                     fields.next_value::<IgnoredAny>()?;
-                    let unknown = Error::said(Kind::Unknown, &*name, errors::this_field(), say::fields_of_a_file());
+                    let unknown =
+                        Error::said(WhatIsWrong::Unknown, &*name, errors::this_field(), say::fields_of_a_file());
                     self.ends(Err::<(), _>(unknown.into()))?;
                 }
             }
@@ -273,19 +280,19 @@ impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
 }
 
 /// The list of plans or cooks.
-struct Items<'a, 'b, S> {
+struct ItemsSeed<'a, 'b, S> {
     file: &'a mut File<'b, S>,
     name: &'static str,
 }
 
-impl<'de, S: Sink> DeserializeSeed<'de> for Items<'_, '_, S> {
+impl<'de, S: Sink> DeserializeSeed<'de> for ItemsSeed<'_, '_, S> {
     type Value = ();
     fn deserialize<D: Deserializer<'de>>(self, deserializer: D) -> Result<(), D::Error> {
         deserializer.deserialize_seq(self)
     }
 }
 
-impl<'de, S: Sink> Visitor<'de> for Items<'_, '_, S> {
+impl<'de, S: Sink> Visitor<'de> for ItemsSeed<'_, '_, S> {
     type Value = ();
 
     fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
@@ -332,7 +339,7 @@ impl<'de, S: Sink> Visitor<'de> for Probes<'_, '_, S> {
         for i in 0.. {
             file.place = format!("probes[{i}]");
             file.left.set(MAX_ITEM);
-            if probes.next_element_seed(Probe { file, index: i })?.is_none() {
+            if probes.next_element_seed(ProbeSeed { file, index: i })?.is_none() {
                 break;
             }
         }
@@ -341,19 +348,19 @@ impl<'de, S: Sink> Visitor<'de> for Probes<'_, '_, S> {
 }
 
 /// One probe.
-struct Probe<'a, 'b, S> {
+struct ProbeSeed<'a, 'b, S> {
     file: &'a mut File<'b, S>,
     index: usize,
 }
 
-impl<'de, S: Sink> DeserializeSeed<'de> for Probe<'_, '_, S> {
+impl<'de, S: Sink> DeserializeSeed<'de> for ProbeSeed<'_, '_, S> {
     type Value = ();
     fn deserialize<D: Deserializer<'de>>(self, deserializer: D) -> Result<(), D::Error> {
         deserializer.deserialize_map(self)
     }
 }
 
-impl<'de, S: Sink> Visitor<'de> for Probe<'_, '_, S> {
+impl<'de, S: Sink> Visitor<'de> for ProbeSeed<'_, '_, S> {
     type Value = ();
 
     fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
@@ -378,7 +385,7 @@ impl<'de, S: Sink> Visitor<'de> for Probe<'_, '_, S> {
                 }
                 _ => {
                     let why = say::fields_of_a_probe();
-                    let error = Error::said(Kind::Unknown, &*file.place, errors::this_field(), why);
+                    let error = Error::said(WhatIsWrong::Unknown, &*file.place, errors::this_field(), why);
                     file.ends(Err::<(), _>(error.into()))?;
                 }
             }
@@ -437,12 +444,12 @@ mod tests {
     use super::*;
 
     #[derive(Default)]
-    struct Counted {
+    struct Tally {
         items: usize,
         readings: Vec<(String, usize)>,
     }
 
-    impl Sink for Counted {
+    impl Sink for Tally {
         fn items(&mut self, items: Vec<Staged>) -> ApiResult<()> {
             self.items += items.len();
             Ok(())
@@ -454,8 +461,8 @@ mod tests {
         }
     }
 
-    fn read(text: &str) -> Result<Counted, String> {
-        let mut counted = Counted::default();
+    fn read(text: &str) -> Result<Tally, String> {
+        let mut counted = Tally::default();
         let now = "2027-02-05T12:00:00Z".parse().unwrap();
         match read_file(text.as_bytes(), Kitchen::default(), now, &mut counted) {
             Ok(()) => Ok(counted),
@@ -499,7 +506,7 @@ mod tests {
     #[test]
     fn a_part_without_end_is_not_held() {
         let endless = format!("{{\"plans\": [\"{}", "x".repeat(9 << 20));
-        let mut counted = Counted::default();
+        let mut counted = Tally::default();
         let read = read_file(endless.as_bytes(), Kitchen::default(), Timestamp::UNIX_EPOCH, &mut counted);
         assert!(read.unwrap_err().to_string().contains("longer than"), "8 MiB is the most");
     }

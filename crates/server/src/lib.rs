@@ -33,5 +33,5 @@ pub mod upkeep;
 mod web;
 
 pub use app::App;
-pub use error::Problem;
+pub use error::ProblemDetails;
 pub use router::{api_document, beyond, router};

@@ -1,6 +1,6 @@
 //! The file of any temperature logger: a table whose columns are told apart, and its rows as readings.
 
-use ergastic_core::error::Kind;
+use ergastic_core::error::WhatIsWrong;
 use ergastic_core::{Error, Result};
 use ergastic_words::{Units, service as say};
 use jiff::civil::DateTime;
@@ -84,7 +84,7 @@ struct Table {
 }
 
 fn table(text: &str) -> Result<Table> {
-    let none = || Error::said(Kind::Unknown, "text", say::no_columns(), say::two_columns());
+    let none = || Error::said(WhatIsWrong::Unknown, "text", say::no_columns(), say::two_columns());
     let text = text.trim_start_matches('\u{feff}');
     // The separator that makes the most columns, of the first line that has any: loggers write a preamble.
     let columns = |line: &str, by: u8| line.split(char::from(by)).count();
@@ -105,10 +105,20 @@ fn table(text: &str) -> Result<Table> {
     let mut rows = Vec::new();
     for record in reader.records() {
         let record = record.map_err(|error| {
-            Error::said(Kind::Unknown, format!("[{}]", rows.len()), say::this_row(), say::because(&error.to_string()))
+            Error::said(
+                WhatIsWrong::Unknown,
+                format!("[{}]", rows.len()),
+                say::this_row(),
+                say::because(&error.to_string()),
+            )
         })?;
         if rows.len() == MAX_ROWS {
-            return Err(Error::said(Kind::OutOfRange, "text", say::more_rows(), say::so_many_rows(MAX_ROWS as u32)));
+            return Err(Error::said(
+                WhatIsWrong::OutOfRange,
+                "text",
+                say::more_rows(),
+                say::so_many_rows(MAX_ROWS as u32),
+            ));
         }
         if record.iter().any(|field| !field.is_empty()) {
             rows.push(record.iter().map(str::to_owned).collect());
@@ -203,7 +213,7 @@ pub fn told_apart(text: &str, zone: &TimeZone, units: Units) -> Result<LoggerFil
 }
 
 /// The column of times, and when the file began where it counts from there.
-pub struct Times {
+pub struct LoggerTimes {
     /// Which column.
     pub column: usize,
     /// What it holds.
@@ -218,7 +228,7 @@ pub struct Times {
 /// Names the row that can't be read.
 pub fn readings(
     text: &str,
-    times: &Times,
+    times: &LoggerTimes,
     (column, holds): (usize, Holds),
     zone: &TimeZone,
     units: Units,
@@ -226,7 +236,7 @@ pub fn readings(
     let Table { headings, rows } = table(text)?;
     for (field, at) in [("time.column", times.column), ("probes.column", column)] {
         if at >= headings.len() {
-            return Err(Error::new(Kind::OutOfRange, field, at, say::a_column()));
+            return Err(Error::new(WhatIsWrong::OutOfRange, field, at, say::a_column()));
         }
     }
     let mut found = Vec::with_capacity(rows.len());
@@ -234,7 +244,8 @@ pub fn readings(
         let entry = |at: usize| row.get(at).map_or("", String::as_str);
         let Some(value) = figure(entry(column)) else { continue };
         let text = entry(times.column);
-        let wrong = || Error::new(Kind::Unknown, format!("[{number}].time"), format!("{text:?}"), say::no_time(text));
+        let wrong =
+            || Error::new(WhatIsWrong::Unknown, format!("[{number}].time"), format!("{text:?}"), say::no_time(text));
         let at = match times.holds {
             Holds::Seconds | Holds::Minutes => {
                 let began = times.began.ok_or_else(|| Error::missing("time.began", say::when_it_began()))?;
@@ -279,12 +290,12 @@ mod tests {
     #[test]
     fn readings_are_in_celsius_at_their_instants() {
         let text = "Date;Meat (°F)\n05.02.2027 14:00:00;41\n05.02.2027 14:01;\n05.02.2027 14:02:00;212 F\n";
-        let times = Times { column: 0, holds: Holds::Time, began: None };
+        let times = LoggerTimes { column: 0, holds: Holds::Time, began: None };
         let read = readings(text, &times, (1, Holds::Fahrenheit), &zone(), Units::Metric).unwrap();
         let at = |text: &str| text.parse::<Timestamp>().unwrap();
         assert_eq!(read, [(at("2027-02-05T12:00:00Z"), 5.0), (at("2027-02-05T12:02:00Z"), 100.0)]);
         let began = Some(at("2027-02-05T12:00:00Z"));
-        let since = Times { column: 0, holds: Holds::Minutes, began };
+        let since = LoggerTimes { column: 0, holds: Holds::Minutes, began };
         let read = readings("min,c\n0,5\n1.5,6\n", &since, (1, Holds::Celsius), &zone(), Units::Metric).unwrap();
         assert_eq!(read[1].0, at("2027-02-05T12:01:30Z"));
         let wrong = readings("min,c\nsoon,5\n", &since, (1, Holds::Celsius), &zone(), Units::Metric).unwrap_err();

@@ -68,17 +68,17 @@ pub struct Queue {
 #[derive(Debug)]
 struct Track {
     threads: ThreadPool,
-    turns: Mutex<Turns>,
+    turns: Mutex<TurnsTaken>,
 }
 
 #[derive(Debug, Default)]
-struct Turns {
+struct TurnsTaken {
     running: usize,
     /// Those who wait, by visitor; the first visitor is next.
     waiting: VecDeque<(Asker, VecDeque<oneshot::Sender<Turn>>)>,
 }
 
-impl Turns {
+impl TurnsTaken {
     /// Forgets those that were given up.
     fn tidy(&mut self) {
         for (_, own) in &mut self.waiting {
@@ -131,7 +131,7 @@ impl Track {
         Ok(Arc::new(Self { threads, turns: Mutex::default() }))
     }
 
-    fn turns(&self) -> MutexGuard<'_, Turns> {
+    fn turns(&self) -> MutexGuard<'_, TurnsTaken> {
         self.turns.lock().unwrap_or_else(PoisonError::into_inner)
     }
 
@@ -253,17 +253,35 @@ mod tests {
         }
     }
 
+    /// Work that is let go of one by one, and whose it was that has begun.
+    struct Gate {
+        passes: Mutex<std::sync::mpsc::Receiver<()>>,
+        begun: Mutex<Vec<u64>>,
+    }
+
+    fn gate() -> (std::sync::mpsc::Sender<()>, Arc<Gate>) {
+        let (let_go, passes) = channel();
+        (let_go, Arc::new(Gate { passes: Mutex::new(passes), begun: Mutex::default() }))
+    }
+
     /// Work that lasts until it is let go.
-    fn held(queue: &Queue, asker: u64, held: &Arc<Mutex<std::sync::mpsc::Receiver<()>>>) -> JoinHandle<ApiResult<u64>> {
-        let (queue, held) = (queue.clone(), held.clone());
+    fn held(queue: &Queue, asker: u64, gate: &Arc<Gate>) -> JoinHandle<ApiResult<u64>> {
+        let (queue, gate) = (queue.clone(), gate.clone());
         tokio::spawn(ASKER.scope(Asker(asker), async move {
             queue
                 .run(WorkLane::Bench, move |_| {
-                    let _ = held.lock().unwrap().recv();
+                    gate.begun.lock().unwrap().push(asker);
+                    let _ = gate.passes.lock().unwrap().recv();
                     Ok(asker)
                 })
                 .await
         }))
+    }
+
+    async fn until_begun(gate: &Gate, many: usize) {
+        while gate.begun.lock().unwrap().len() < many {
+            tokio::time::sleep(Duration::from_millis(1)).await;
+        }
     }
 
     async fn until_waiting(queue: &Queue, many: usize) {
@@ -275,8 +293,7 @@ mod tests {
     #[tokio::test(flavor = "multi_thread")]
     async fn who_asks_too_much_is_told_no_and_takes_nobody_elses_turn() {
         let queue = Queue::new().unwrap();
-        let (let_go, gate) = channel::<()>();
-        let gate = Arc::new(Mutex::new(gate));
+        let (let_go, gate) = gate();
         let greedy: Vec<_> = (0..AT_ONCE + WAITING).map(|_| held(&queue, 1, &gate)).collect();
         until_waiting(&queue, WAITING).await;
         let one_more = held(&queue, 1, &gate).await.unwrap();
@@ -285,9 +302,14 @@ mod tests {
         until_waiting(&queue, WAITING + 1).await;
         assert_eq!(queue.run(WorkLane::Cook, |_| Ok(3)).await.unwrap(), 3, "the cook at work has a lane of its own");
         // Of those that wait the other visitor's is the second, however many the first has.
-        (0..AT_ONCE + 2).for_each(|_| let_go.send(()).unwrap());
-        assert_eq!(tokio::time::timeout(Duration::from_secs(10), other).await.unwrap().unwrap().unwrap(), 2);
+        until_begun(&gate, AT_ONCE).await;
+        for passed in 1..=2 {
+            let_go.send(()).unwrap();
+            until_begun(&gate, AT_ONCE + passed).await;
+        }
+        assert_eq!(gate.begun.lock().unwrap()[AT_ONCE..], [1, 2]);
         drop(let_go);
+        assert_eq!(other.await.unwrap().unwrap(), 2);
         for one in greedy {
             assert_eq!(one.await.unwrap().unwrap(), 1);
         }
@@ -298,8 +320,7 @@ mod tests {
     async fn those_that_are_given_up_while_they_wait_leave_no_turn_behind() {
         let queue = Queue::new().unwrap();
         for _ in 0..50 {
-            let (let_go, gate) = channel::<()>();
-            let gate = Arc::new(Mutex::new(gate));
+            let (let_go, gate) = gate();
             let many: Vec<_> = (0..20).map(|i| held(&queue, i % 3 + 1, &gate)).collect();
             many.iter().skip(1).step_by(2).for_each(JoinHandle::abort);
             drop(let_go);

@@ -36,9 +36,9 @@ const ANSWER: Duration = Duration::from_secs(30);
 #[derive(OpenApi)]
 #[openapi(
     info(title = "Ergastic", description = "Cooks tough beef on time."),
-    components(schemas(crate::error::Problem))
+    components(schemas(crate::error::ProblemDetails))
 )]
-struct Document;
+struct ApiDocument;
 
 /// A route with its part of the document. It is made when it is needed: the document of them all takes more memory than the
 /// kitchen they serve.
@@ -125,7 +125,7 @@ fn routed(routes: &[Documented]) -> Router<App> {
 /// The OpenAPI document of the API, made from the Rust types.
 pub fn api_document() -> utoipa::openapi::OpenApi {
     let all = QUICK.iter().chain(LONG);
-    let router = all.fold(OpenApiRouter::with_openapi(Document::openapi()), |router, route| router.routes(route()));
+    let router = all.fold(OpenApiRouter::with_openapi(ApiDocument::openapi()), |router, route| router.routes(route()));
     let mut document = router.into_openapi();
     document::say_what_is_refused(&mut document);
     complete::answers(&document)

@@ -5,11 +5,11 @@ use axum::response::Response;
 use ergastic_words::Units;
 
 use crate::app::App;
-use crate::error::Told;
+use crate::error::Failing;
 
 /// The same answer in the kitchen's own units, where it is one of a field that can't be used.
 pub async fn in_the_kitchens_units(State(app): State<App>, response: Response) -> Response {
-    let Some(Told(error)) = response.extensions().get::<Told>().cloned() else { return response };
+    let Some(Failing(error)) = response.extensions().get::<Failing>().cloned() else { return response };
     match app.store.kitchen().await {
         Ok(kitchen) if kitchen.units != Units::default() => error.answer(kitchen.voice()),
         _ => response,

@@ -7,7 +7,7 @@ use std::sync::Arc;
 use axum::Router;
 use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode};
-use ergastic::{App, Problem, api_document, router};
+use ergastic::{App, ProblemDetails, api_document, router};
 use ergastic_core::ways::presets;
 use ergastic_store::Store;
 use ergastic_words::Units;
@@ -206,7 +206,7 @@ fn bases(name: &str) -> Vec<Value> {
     }
 }
 
-async fn ask(app: &Router, name: &str, body: &Value) -> Result<(), (StatusCode, Problem)> {
+async fn ask(app: &Router, name: &str, body: &Value) -> Result<(), (StatusCode, ProblemDetails)> {
     let request = Request::post(format!("/api/{name}"))
         .header("host", "127.0.0.1:4870")
         .header("content-type", "application/json")
@@ -222,7 +222,7 @@ async fn ask(app: &Router, name: &str, body: &Value) -> Result<(), (StatusCode, 
 }
 
 /// Whether a refusal is about a field: the field itself, something in it, or what it stands in.
-fn is_about(problem: &Problem, way: &Way) -> bool {
+fn is_about(problem: &ProblemDetails, way: &Way) -> bool {
     let field = problem.field.clone().unwrap_or_default().replace("[", ".").replace("]", "");
     let last: Vec<&String> = way.iter().filter(|name| *name != "0").collect();
     field.split('.').rfind(|name| name.parse::<usize>().is_err()) == last.last().map(|name| name.as_str())

@@ -10,7 +10,7 @@ use axum::Router;
 use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode, header};
 use ergastic::access::{Addresses, Authority, Beyond, Certificates, digest};
-use ergastic::{App, Problem, api_document, router};
+use ergastic::{App, ProblemDetails, api_document, router};
 use ergastic_store::{Device, ProbeKey, Role, Store};
 use jiff::{SignedDuration, Timestamp};
 use proptest::prelude::*;
@@ -403,7 +403,7 @@ fn every_answer_is_one_that_the_document_names() {
                             continue;
                         }
                         prop_assert_eq!(&answered, "application/problem+json", "{}", what);
-                        let problem: Problem = serde_json::from_slice(&text).unwrap();
+                        let problem: ProblemDetails = serde_json::from_slice(&text).unwrap();
                         prop_assert_eq!(problem.status, status.as_u16());
                         let in_range = problem.detail.contains("it must be ") && problem.detail.contains(" to ");
                         let field = problem.field.unwrap_or_default();

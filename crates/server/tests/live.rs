@@ -3,7 +3,7 @@
 use axum::Router;
 use axum::body::{Body, to_bytes};
 use axum::http::{Method, Request, StatusCode};
-use ergastic::clock::Clock;
+use ergastic::clock::ServerClock;
 use ergastic::{App, router};
 use ergastic_store::Store;
 use jiff::{SignedDuration, Timestamp};
@@ -125,7 +125,7 @@ async fn a_loggers_file_is_told_apart_and_kept_as_readings_once() {
 
 #[tokio::test]
 async fn a_fast_clock_is_told_in_every_answer() {
-    let clock = Clock::at_speed(60.0);
+    let clock = ServerClock::at_speed(60.0);
     let app = router(App::with_clock(Store::temporary().await.unwrap(), clock).unwrap());
     let shown = async || {
         let request = Request::builder().uri("/api/kitchen").header("host", "127.0.0.1:4870");

@@ -11,7 +11,7 @@ const COOLS_MIN: f64 = 2.0;
 /// What goes wrong.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Deserialize)]
 #[serde(rename_all = "snake_case")]
-pub enum Kind {
+pub enum FaultKind {
     /// Some readings are lost on the way.
     Dropout,
     /// It creeps away.
@@ -29,7 +29,7 @@ pub enum Kind {
 #[serde(deny_unknown_fields)]
 pub struct Fault {
     /// What.
-    pub kind: Kind,
+    pub kind: FaultKind,
     /// From this minute of the cook.
     pub from_min: f64,
     /// For so long.
@@ -63,12 +63,12 @@ pub fn strange(faults: &[Fault], name: &str, minute: f64, celsius: f64, medium_c
             continue;
         }
         match fault.kind {
-            Kind::Unplugged => return None,
-            Kind::Dropout if chance(name, minute) < fault.share => return None,
-            Kind::Dropout => {}
-            Kind::Drift => reads += fault.k_per_h * since / 60.0,
-            Kind::WrongPlace => reads = medium_c - 0.5,
-            Kind::PulledOut => reads = AIR_C + (reads - AIR_C) * (-since / COOLS_MIN).exp(),
+            FaultKind::Unplugged => return None,
+            FaultKind::Dropout if chance(name, minute) < fault.share => return None,
+            FaultKind::Dropout => {}
+            FaultKind::Drift => reads += fault.k_per_h * since / 60.0,
+            FaultKind::WrongPlace => reads = medium_c - 0.5,
+            FaultKind::PulledOut => reads = AIR_C + (reads - AIR_C) * (-since / COOLS_MIN).exp(),
         }
     }
     Some(reads)
@@ -78,17 +78,19 @@ pub fn strange(faults: &[Fault], name: &str, minute: f64, celsius: f64, medium_c
 mod tests {
     use super::*;
 
-    fn fault(kind: Kind) -> Fault {
+    fn fault(kind: FaultKind) -> Fault {
         Fault { kind, from_min: 60.0, for_min: 30.0, share: 0.4, k_per_h: 12.0 }
     }
 
-    fn reads(kind: Kind, minute: f64) -> Option<f64> {
+    fn reads(kind: FaultKind, minute: f64) -> Option<f64> {
         strange(&[fault(kind)], "galley", minute, 70.0, 98.0)
     }
 
     #[test]
     fn before_and_after_its_time_a_fault_does_nothing() {
-        for kind in [Kind::Dropout, Kind::Drift, Kind::WrongPlace, Kind::PulledOut, Kind::Unplugged] {
+        for kind in
+            [FaultKind::Dropout, FaultKind::Drift, FaultKind::WrongPlace, FaultKind::PulledOut, FaultKind::Unplugged]
+        {
             for minute in [0.0, 59.9, 90.0, 200.0] {
                 assert_eq!(reads(kind, minute), Some(70.0), "{kind:?} at {minute}");
             }
@@ -97,10 +99,10 @@ mod tests {
 
     #[test]
     fn a_tip_creeps_hangs_elsewhere_cools_or_is_silent() {
-        assert_eq!(reads(Kind::Drift, 80.0), Some(74.0));
-        assert_eq!(reads(Kind::WrongPlace, 80.0), Some(97.5));
-        assert_eq!(reads(Kind::Unplugged, 80.0), None);
-        let fallen: Vec<f64> = (60..90).map(|minute| reads(Kind::PulledOut, f64::from(minute)).unwrap()).collect();
+        assert_eq!(reads(FaultKind::Drift, 80.0), Some(74.0));
+        assert_eq!(reads(FaultKind::WrongPlace, 80.0), Some(97.5));
+        assert_eq!(reads(FaultKind::Unplugged, 80.0), None);
+        let fallen: Vec<f64> = (60..90).map(|minute| reads(FaultKind::PulledOut, f64::from(minute)).unwrap()).collect();
         assert_eq!(fallen[0], 70.0);
         assert!(fallen.windows(2).all(|pair| pair[1] < pair[0]) && fallen[29] < AIR_C + 0.1);
     }
@@ -108,7 +110,7 @@ mod tests {
     #[test]
     fn a_dropout_loses_about_its_share_and_always_the_same() {
         let minutes = || (0..1000).map(|i| 60.0 + f64::from(i) * 0.03);
-        let lost = || minutes().filter(|minute| reads(Kind::Dropout, *minute).is_none()).collect::<Vec<f64>>();
+        let lost = || minutes().filter(|minute| reads(FaultKind::Dropout, *minute).is_none()).collect::<Vec<f64>>();
         assert!((300..500).contains(&lost().len()), "{}", lost().len());
         assert_eq!(lost(), lost());
     }

@@ -14,8 +14,8 @@ use anyhow::{Context, ensure};
 use clap::Parser;
 use jiff::{SignedDuration, Timestamp};
 
-use crate::scene::{Probe, Scene, Simulated};
-use crate::wire::{Kitchen, Reading};
+use crate::scene::{Scene, Simulated, SimulatedProbe};
+use crate::wire::{KitchenAddress, SimulatedReading};
 
 /// What came before now is sent as a reading in so many s.
 const PAST_EVERY_S: f64 = 60.0;
@@ -50,13 +50,13 @@ struct Arguments {
 }
 
 /// The hub's clock: as the kitchen last told it, or its own.
-struct Clock {
+struct HubClock {
     shown: Timestamp,
     since: Instant,
     speed: f64,
 }
 
-impl Clock {
+impl HubClock {
     fn now(&self) -> Timestamp {
         let passed = SignedDuration::from_secs_f64(self.since.elapsed().as_secs_f64() * self.speed);
         self.shown.saturating_add(passed).unwrap_or(self.shown)
@@ -72,20 +72,20 @@ impl Clock {
 /// A probe in its cook, and up to when it has been read.
 struct Sending<'a> {
     cook: &'a Simulated,
-    probe: &'a Probe,
+    probe: &'a SimulatedProbe,
     began: Timestamp,
     sent_s: f64,
 }
 
 impl Sending<'_> {
     /// What it has read since, up to an instant, one reading in so many s.
-    fn due(&mut self, now: Timestamp, every_s: f64) -> Vec<Reading> {
+    fn due(&mut self, now: Timestamp, every_s: f64) -> Vec<SimulatedReading> {
         let now_s = now.duration_since(self.began).as_secs_f64();
         let mut due = Vec::new();
         while self.sent_s + every_s <= now_s {
             self.sent_s += every_s;
             let at = self.began + SignedDuration::from_millis((self.sent_s * 1000.0) as i64);
-            due.extend(self.cook.reads(self.probe, self.sent_s / 60.0).map(|celsius| Reading { at, celsius }));
+            due.extend(self.cook.reads(self.probe, self.sent_s / 60.0).map(|celsius| SimulatedReading { at, celsius }));
         }
         due
     }
@@ -102,8 +102,8 @@ fn main() -> anyhow::Result<()> {
         .with_context(|| format!("{} can't be read", arguments.scene.display()))?;
     let scene: Scene = serde_json::from_str(&text).with_context(|| format!("{}", arguments.scene.display()))?;
     let cooks = scene.simulate()?;
-    let kitchen = Kitchen::at(&arguments.to, arguments.key.clone(), arguments.authority.as_deref())?;
-    let mut clock = Clock { shown: Timestamp::now(), since: Instant::now(), speed: arguments.speed };
+    let kitchen = KitchenAddress::at(&arguments.to, arguments.key.clone(), arguments.authority.as_deref())?;
+    let mut clock = HubClock { shown: Timestamp::now(), since: Instant::now(), speed: arguments.speed };
     while !kitchen.is_there() {
         ensure!(!arguments.once, "{} does not answer", arguments.to);
         std::thread::sleep(AGAIN);

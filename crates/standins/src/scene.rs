@@ -23,7 +23,7 @@ pub struct CookScene {
     /// What is really in the pot or pit: a little thicker or hotter than the plan has it.
     pub really: ForecastRequest,
     /// The probes in it.
-    pub probes: Vec<Probe>,
+    pub probes: Vec<SimulatedProbe>,
 }
 
 /// Where a probe's tip is.
@@ -39,7 +39,7 @@ pub enum In {
 /// A simulated probe.
 #[derive(Debug, Deserialize)]
 #[serde(deny_unknown_fields)]
-pub struct Probe {
+pub struct SimulatedProbe {
     /// Its name.
     pub name: String,
     /// Where its tip is.
@@ -91,7 +91,7 @@ impl Simulated {
     }
 
     /// What a probe reads at a minute, to a tenth, °C; nothing where nothing comes from it.
-    pub fn reads(&self, probe: &Probe, minute: f64) -> Option<f64> {
+    pub fn reads(&self, probe: &SimulatedProbe, minute: f64) -> Option<f64> {
         let (core_c, medium_c) = self.at(minute.max(0.0));
         let swing = probe.swing_k * (minute / SWING_MIN * std::f64::consts::TAU).sin();
         let celsius = match probe.tip {

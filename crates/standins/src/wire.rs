@@ -19,7 +19,7 @@ const AT_ONCE: usize = 5000;
 
 /// A reading that is to be sent.
 #[derive(Debug, Clone, Copy)]
-pub struct Reading {
+pub struct SimulatedReading {
     /// When.
     pub at: Timestamp,
     /// °C.
@@ -27,10 +27,10 @@ pub struct Reading {
 }
 
 /// What the kitchen's clock shows and how fast it runs, where an answer tells it.
-pub type Told = Option<(Timestamp, f64)>;
+pub type ClockReading = Option<(Timestamp, f64)>;
 
 /// Where readings go.
-pub struct Kitchen {
+pub struct KitchenAddress {
     agent: Agent,
     /// Scheme, host and port.
     base: String,
@@ -38,7 +38,7 @@ pub struct Kitchen {
     key: Option<String>,
 }
 
-fn told(answer: &Response<Body>) -> Told {
+fn told(answer: &Response<Body>) -> ClockReading {
     let (ms, speed) = answer.headers().get("kitchen-clock")?.to_str().ok()?.split_once(' ')?;
     Some((Timestamp::from_millisecond(ms.parse().ok()?).ok()?, speed.parse().ok()?))
 }
@@ -49,7 +49,7 @@ fn escaped(name: &str) -> String {
     name.bytes().map(|byte| if plain(byte) { char::from(byte).to_string() } else { format!("%{byte:02X}") }).collect()
 }
 
-impl Kitchen {
+impl KitchenAddress {
     /// The kitchen at a host and port; with its authority's certificate in a file, over TLS.
     ///
     /// # Errors
@@ -83,7 +83,7 @@ impl Kitchen {
     }
 
     /// The body of what was answered well, and the kitchen's clock.
-    fn read(&self, mut answer: Response<Body>) -> anyhow::Result<(String, Told)> {
+    fn read(&self, mut answer: Response<Body>) -> anyhow::Result<(String, ClockReading)> {
         let (status, clock) = (answer.status(), told(&answer));
         let body = answer.body_mut().read_to_string()?;
         ensure!(status.is_success(), "Ergastic answered {status}: {body}");
@@ -94,10 +94,10 @@ impl Kitchen {
     ///
     /// # Errors
     /// When nobody answers, or they are refused.
-    pub fn send(&self, probe: &str, readings: &[Reading]) -> anyhow::Result<Told> {
+    pub fn send(&self, probe: &str, readings: &[SimulatedReading]) -> anyhow::Result<ClockReading> {
         let mut last = None;
         for some in readings.chunks(AT_ONCE) {
-            let row = |Reading { at, celsius }: &Reading| {
+            let row = |SimulatedReading { at, celsius }: &SimulatedReading| {
                 let id = Uuid::new_v5(&Uuid::NAMESPACE_OID, format!("{probe} {at}").as_bytes());
                 json!({"id": id, "at": at, "celsius": celsius})
             };
@@ -114,7 +114,7 @@ impl Kitchen {
     ///
     /// # Errors
     /// When nobody answers.
-    pub fn first_reading(&self, probe: &str, since: Timestamp) -> anyhow::Result<(Option<Timestamp>, Told)> {
+    pub fn first_reading(&self, probe: &str, since: Timestamp) -> anyhow::Result<(Option<Timestamp>, ClockReading)> {
         let request = self.keyed(self.agent.get(self.readings_of(probe))).header("accept", "text/csv");
         let answer = request.query("from", since.to_string()).call()?;
         let (body, told) = self.read(answer)?;
@@ -135,12 +135,12 @@ mod tests {
 
     #[test]
     fn nobody_there_is_said_and_no_certificate_too() {
-        let kitchen = Kitchen::at("127.0.0.1:9", None, None).unwrap();
+        let kitchen = KitchenAddress::at("127.0.0.1:9", None, None).unwrap();
         assert!(!kitchen.is_there());
-        let reading = Reading { at: Timestamp::UNIX_EPOCH, celsius: 60.0 };
+        let reading = SimulatedReading { at: Timestamp::UNIX_EPOCH, celsius: 60.0 };
         assert!(kitchen.send("stove", &[reading]).unwrap_err().to_string().contains("does not answer"));
         let no_certificate = Path::new(env!("CARGO_MANIFEST_DIR")).join("Cargo.toml");
-        let error = Kitchen::at("127.0.0.1:9", None, Some(&no_certificate)).err().unwrap();
+        let error = KitchenAddress::at("127.0.0.1:9", None, Some(&no_certificate)).err().unwrap();
         assert!(error.to_string().contains("holds no certificate"), "{error}");
     }
 }

@@ -123,8 +123,8 @@ impl TryFrom<RawCook> for StoredCook {
 
 /// The rows of one cook, none if there is no such cook.
 pub(crate) async fn raw_cook(connection: &mut SqliteConnection, id: &str) -> Result<Option<RawCook>> {
-    type Row = (String, String, i64, String, Option<String>);
-    let row: Option<Row> =
+    type CookRow = (String, String, i64, String, Option<String>);
+    let row: Option<CookRow> =
         sqlx::query_as("SELECT plan_id, document, format, opened_at, deleted_at FROM cook WHERE id = ?")
             .bind(id)
             .fetch_optional(&mut *connection)

@@ -32,7 +32,7 @@ pub struct Progress {
 }
 
 /// Text on its way out.
-struct Out {
+struct Outgoing {
     send: mpsc::Sender<Result<Vec<u8>>>,
     piece: Vec<u8>,
     progress: Progress,
@@ -41,21 +41,21 @@ struct Out {
 }
 
 /// Nobody receives any more.
-struct Left;
+struct ReceiverGone;
 
-impl Out {
-    async fn write(&mut self, text: &[u8]) -> std::result::Result<(), Left> {
+impl Outgoing {
+    async fn write(&mut self, text: &[u8]) -> std::result::Result<(), ReceiverGone> {
         self.piece.extend_from_slice(text);
         if self.piece.len() >= PIECE { self.flush().await } else { Ok(()) }
     }
 
-    async fn flush(&mut self) -> std::result::Result<(), Left> {
+    async fn flush(&mut self) -> std::result::Result<(), ReceiverGone> {
         let piece = std::mem::replace(&mut self.piece, Vec::with_capacity(PIECE + PIECE / 4));
-        self.send.send(Ok(piece)).await.map_err(|_| Left)
+        self.send.send(Ok(piece)).await.map_err(|_| ReceiverGone)
     }
 
     /// An item of a list, as JSON.
-    async fn item(&mut self, first: &mut bool, text: Vec<u8>) -> std::result::Result<(), Left> {
+    async fn item(&mut self, first: &mut bool, text: Vec<u8>) -> std::result::Result<(), ReceiverGone> {
         if !std::mem::take(first) {
             self.piece.push(b',');
         }
@@ -76,7 +76,7 @@ impl Out {
 /// Goes on while someone receives.
 macro_rules! go_on {
     ($written:expr) => {
-        if let Err(Left) = $written {
+        if let Err(ReceiverGone) = $written {
             return Ok(());
         }
     };
@@ -90,7 +90,7 @@ impl Store {
         let store = self.clone();
         tokio::spawn(async move {
             let progress = Progress { done: 0, of: None };
-            let out = Out { send: send.clone(), piece: Vec::new(), progress, tell: Box::new(tell), told: 0 };
+            let out = Outgoing { send: send.clone(), piece: Vec::new(), progress, tell: Box::new(tell), told: 0 };
             if let Err(error) = store.write_file(out).await {
                 let _ = send.send(Err(error)).await;
             }
@@ -98,7 +98,7 @@ impl Store {
         receive
     }
 
-    async fn write_file(&self, mut out: Out) -> Result<()> {
+    async fn write_file(&self, mut out: Outgoing) -> Result<()> {
         let mut snapshot = self.connections.snapshot().await?;
         let count: i64 = sqlx::query_scalar(
             "SELECT (SELECT count(*) FROM reading) + (SELECT count(*) FROM plan) + (SELECT count(*) FROM cook)",
@@ -126,16 +126,20 @@ impl Store {
         Ok(())
     }
 
-    async fn write_plans(&self, snapshot: &mut Snapshot, out: &mut Out) -> Result<std::result::Result<(), Left>> {
-        type Row = (String, i64, String, i64, String, Option<String>);
+    async fn write_plans(
+        &self,
+        snapshot: &mut Snapshot,
+        out: &mut Outgoing,
+    ) -> Result<std::result::Result<(), ReceiverGone>> {
+        type ExportRow = (String, i64, String, i64, String, Option<String>);
         let keys: Vec<(String, i64)> =
             sqlx::query_as("SELECT id, version FROM plan ORDER BY id, version").fetch_all(&mut **snapshot).await?;
         if out.write(b",\"plans\":[").await.is_err() {
-            return Ok(Err(Left));
+            return Ok(Err(ReceiverGone));
         }
         let mut first = true;
         for (id, version) in keys {
-            let row: Row = sqlx::query_as(
+            let row: ExportRow = sqlx::query_as(
                 "SELECT id, version, document, format, saved_at, (SELECT deleted_at FROM plan_trash WHERE plan_id = id)
                  FROM plan WHERE id = ? AND version = ?",
             )
@@ -155,17 +159,21 @@ impl Store {
                 damaged: document.read::<Plan>().err().map(|error| error.to_string()),
             };
             if out.item(&mut first, serde_json::to_vec(&plan)?).await.is_err() {
-                return Ok(Err(Left));
+                return Ok(Err(ReceiverGone));
             }
         }
         Ok(out.write(b"]").await)
     }
 
-    async fn write_cooks(&self, snapshot: &mut Snapshot, out: &mut Out) -> Result<std::result::Result<(), Left>> {
+    async fn write_cooks(
+        &self,
+        snapshot: &mut Snapshot,
+        out: &mut Outgoing,
+    ) -> Result<std::result::Result<(), ReceiverGone>> {
         let ids: Vec<String> =
             sqlx::query_scalar("SELECT id FROM cook ORDER BY opened_at, id").fetch_all(&mut **snapshot).await?;
         if out.write(b",\"cooks\":[").await.is_err() {
-            return Ok(Err(Left));
+            return Ok(Err(ReceiverGone));
         }
         let mut first = true;
         for id in ids {
@@ -191,13 +199,17 @@ impl Store {
                 damaged,
             };
             if out.item(&mut first, serde_json::to_vec(&cook)?).await.is_err() {
-                return Ok(Err(Left));
+                return Ok(Err(ReceiverGone));
             }
         }
         Ok(out.write(b"]").await)
     }
 
-    async fn write_probes(&self, snapshot: &mut Snapshot, out: &mut Out) -> Result<std::result::Result<(), Left>> {
+    async fn write_probes(
+        &self,
+        snapshot: &mut Snapshot,
+        out: &mut Outgoing,
+    ) -> Result<std::result::Result<(), ReceiverGone>> {
         let probes: Vec<(i64, String)> = sqlx::query_as(
             "SELECT seq, name FROM probe WHERE EXISTS (SELECT 1 FROM reading WHERE probe = probe.seq
                 AND batch NOT IN (SELECT id FROM import_open)) ORDER BY name",
@@ -205,13 +217,13 @@ impl Store {
         .fetch_all(&mut **snapshot)
         .await?;
         if out.write(b",\"probes\":[").await.is_err() {
-            return Ok(Err(Left));
+            return Ok(Err(ReceiverGone));
         }
         for (i, (number, name)) in probes.into_iter().enumerate() {
             let comma = if i == 0 { "" } else { "," };
             let head = format!("{comma}{{\"probe\":{},\"readings\":[", serde_json::to_string(&name)?);
             if out.write(head.as_bytes()).await.is_err() {
-                return Ok(Err(Left));
+                return Ok(Err(ReceiverGone));
             }
             let mut first = true;
             let mut sweep = Sweep::of(number, Timestamp::MIN, Timestamp::MAX);
@@ -229,11 +241,11 @@ impl Store {
                 }
                 out.count(readings.len() as u64);
                 if out.write(&text).await.is_err() {
-                    return Ok(Err(Left));
+                    return Ok(Err(ReceiverGone));
                 }
             }
             if out.write(b"]}").await.is_err() {
-                return Ok(Err(Left));
+                return Ok(Err(ReceiverGone));
             }
         }
         Ok(out.write(b"]").await)

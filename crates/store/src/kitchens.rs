@@ -42,7 +42,7 @@ impl DamagedKitchen {
     }
 }
 
-type Row = (i64, String, i64);
+type KitchenRow = (i64, String, i64);
 
 /// Why a document can't be read, and nothing else.
 fn why(error: &Error) -> String {
@@ -66,7 +66,7 @@ impl Store {
     /// # Errors
     /// When the database can't be read.
     pub async fn kitchen_kept(&self) -> Result<StoredKitchen> {
-        let newest: Option<Row> =
+        let newest: Option<KitchenRow> =
             sqlx::query_as("SELECT version, document, format FROM kitchen ORDER BY version DESC LIMIT 1")
                 .fetch_optional(self.connections.read())
                 .await?;
@@ -76,12 +76,12 @@ impl Store {
             Ok(kitchen) => return Ok(StoredKitchen { version, kitchen, damaged: None }),
             Err(error) => why(&error),
         };
-        let earlier: Vec<Row> =
+        let earlier: Vec<KitchenRow> =
             sqlx::query_as("SELECT version, document, format FROM kitchen WHERE version < ? ORDER BY version DESC")
                 .bind(version)
                 .fetch_all(self.connections.read())
                 .await?;
-        let read = |(version, text, format): Row| Some((version, Document { format, text }.read().ok()?));
+        let read = |(version, text, format): KitchenRow| Some((version, Document { format, text }.read().ok()?));
         let (instead, kitchen) =
             earlier.into_iter().find_map(read).map_or_else(Default::default, |(at, kitchen)| (Some(at), kitchen));
         Ok(StoredKitchen { version, kitchen, damaged: Some(DamagedKitchen { text: document.text, reason, instead }) })

@@ -38,5 +38,5 @@ pub use readings::{Reading, SeenProbe};
 pub use state::{Lock, State};
 pub use store::Store;
 pub use told::ToldTask;
-pub use trash::{Deleted, What};
+pub use trash::{Deleted, Trashable};
 pub use upgrade::in_spoken_names;

@@ -36,9 +36,9 @@ pub struct ListedPlan {
     pub plan: std::result::Result<Plan, String>,
 }
 
-type Row = (String, i64, String, i64, String);
+type PlanRow = (String, i64, String, i64, String);
 
-fn from_row((id, version, text, format, saved_at): Row) -> Result<StoredPlan> {
+fn from_row((id, version, text, format, saved_at): PlanRow) -> Result<StoredPlan> {
     let plan = Document { format, text }.read()?;
     Ok(StoredPlan { id: read_id(&id)?, version, plan, saved_at: read_instant(&saved_at)? })
 }
@@ -49,14 +49,14 @@ impl Store {
     /// # Errors
     /// When the database can't be read.
     pub async fn plans(&self) -> Result<Vec<ListedPlan>> {
-        let rows: Vec<Row> = sqlx::query_as(
+        let rows: Vec<PlanRow> = sqlx::query_as(
             "SELECT id, version, document, format, saved_at FROM plan AS newest
              WHERE version = (SELECT max(version) FROM plan WHERE id = newest.id)
                AND id NOT IN (SELECT plan_id FROM plan_trash)",
         )
         .fetch_all(self.connections.read())
         .await?;
-        let listed = |(id, version, text, format, saved_at): Row| {
+        let listed = |(id, version, text, format, saved_at): PlanRow| {
             let plan = Document { format, text }.read().map_err(|error| error.to_string());
             Some(ListedPlan { id: id.parse().ok()?, version, saved_at: read_instant(&saved_at).ok()?, plan })
         };
@@ -70,7 +70,7 @@ impl Store {
     /// # Errors
     /// [`Error::NotFound`] when there is none.
     pub async fn plan(&self, id: Uuid) -> Result<StoredPlan> {
-        let row: Option<Row> = sqlx::query_as(
+        let row: Option<PlanRow> = sqlx::query_as(
             "SELECT id, version, document, format, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
         )
         .bind(id.to_string())
@@ -100,7 +100,7 @@ impl Store {
     /// # Errors
     /// [`Error::NotFound`] when there is none.
     pub async fn plan_version(&self, id: Uuid, version: i64) -> Result<StoredPlan> {
-        let row: Option<Row> =
+        let row: Option<PlanRow> =
             sqlx::query_as("SELECT id, version, document, format, saved_at FROM plan WHERE id = ? AND version = ?")
                 .bind(id.to_string())
                 .bind(version)
@@ -126,7 +126,7 @@ impl Store {
     ) -> Result<(StoredPlan, Vec<Uuid>)> {
         let document = write(plan)?;
         let mut writing = self.connections.write().await?;
-        let newest: Option<Row> = sqlx::query_as(
+        let newest: Option<PlanRow> = sqlx::query_as(
             "SELECT id, version, document, format, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
         )
         .bind(id.to_string())
@@ -162,7 +162,7 @@ async fn alike(writing: &mut SqliteConnection, id: Uuid, plan: &Plan, now: Times
     if plan.meal.is_none() {
         return Ok(Vec::new());
     }
-    let rows: Vec<Row> = sqlx::query_as(
+    let rows: Vec<PlanRow> = sqlx::query_as(
         "SELECT id, version, document, format, saved_at FROM plan AS newest
          WHERE version = (SELECT max(version) FROM plan WHERE id = newest.id) AND id != ?
            AND id NOT IN (SELECT plan_id FROM plan_trash) AND id NOT IN (SELECT plan_id FROM cook)",

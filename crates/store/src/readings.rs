@@ -44,13 +44,13 @@ pub struct SeenProbe {
     pub celsius: f64,
 }
 
-type Row = (i64, Vec<u8>, f64);
+type ReadingRow = (i64, Vec<u8>, f64);
 
 fn instant(at_ms: i64) -> Result<Timestamp> {
     Timestamp::from_millisecond(at_ms).map_err(|_| Error::Damaged(say::no_instant(&at_ms.to_string())))
 }
 
-fn from_row((at, id, celsius): Row) -> Result<Reading> {
+fn from_row((at, id, celsius): ReadingRow) -> Result<Reading> {
     Ok(Reading {
         id: Uuid::from_slice(&id).map_err(|_| Error::Damaged(say::no_reading_id()))?,
         at: instant(at)?,
@@ -197,7 +197,7 @@ impl Sweep {
         if self.over {
             return Ok(Vec::new());
         }
-        let rows: Vec<Row> = sqlx::query_as(
+        let rows: Vec<ReadingRow> = sqlx::query_as(
             "SELECT at, id, celsius FROM reading WHERE probe = ? AND (at, id) > (?, ?) AND at <= ?
              AND batch NOT IN (SELECT id FROM import_open) ORDER BY at, id LIMIT ?",
         )

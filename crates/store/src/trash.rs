@@ -9,7 +9,7 @@ use crate::text::{read_instant, write_instant};
 
 /// What can be put away.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum What {
+pub enum Trashable {
     /// A plan with its versions.
     Plan,
     /// A cook with what happened in it.
@@ -20,7 +20,7 @@ pub enum What {
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub struct Deleted {
     /// A plan or a cook.
-    pub what: What,
+    pub what: Trashable,
     /// Its id.
     pub id: Uuid,
     /// What the dish is called; empty where its document is damaged.
@@ -34,30 +34,30 @@ impl Store {
     ///
     /// # Errors
     /// [`Error::NotFound`] when there is no such thing.
-    pub async fn put_away(&self, what: What, id: Uuid, now: Timestamp) -> Result<()> {
+    pub async fn put_away(&self, what: Trashable, id: Uuid, now: Timestamp) -> Result<()> {
         let id_text = id.to_string();
         let mut writing = self.connections.write().await?;
         let done = match what {
-            What::Plan => {
+            Trashable::Plan => {
                 sqlx::query(
                     "INSERT INTO plan_trash (plan_id, deleted_at) SELECT ?1, ?2 WHERE EXISTS (SELECT 1 FROM plan WHERE id = ?1)
                      ON CONFLICT (plan_id) DO UPDATE SET deleted_at = deleted_at",
                 )
             }
-            What::Cook => sqlx::query("UPDATE cook SET deleted_at = coalesce(deleted_at, ?2) WHERE id = ?1"),
+            Trashable::Cook => sqlx::query("UPDATE cook SET deleted_at = coalesce(deleted_at, ?2) WHERE id = ?1"),
         }
         .bind(&id_text)
         .bind(write_instant(now))
         .execute(&mut *writing)
         .await?;
-        if what == What::Cook {
+        if what == Trashable::Cook {
             sqlx::query("UPDATE cook_summary SET deleted = 1 WHERE cook_id = ?")
                 .bind(&id_text)
                 .execute(&mut *writing)
                 .await?;
         }
         if done.rows_affected() == 0 {
-            let what = if what == What::Plan { "plan" } else { "cook" };
+            let what = if what == Trashable::Plan { "plan" } else { "cook" };
             return Err(Error::NotFound { what, id: id_text });
         }
         writing.commit().await
@@ -67,16 +67,16 @@ impl Store {
     ///
     /// # Errors
     /// When the database can't be written.
-    pub async fn take_out(&self, what: What, id: Uuid) -> Result<()> {
+    pub async fn take_out(&self, what: Trashable, id: Uuid) -> Result<()> {
         let mut writing = self.connections.write().await?;
         match what {
-            What::Plan => sqlx::query("DELETE FROM plan_trash WHERE plan_id = ?"),
-            What::Cook => sqlx::query("UPDATE cook SET deleted_at = NULL WHERE id = ?"),
+            Trashable::Plan => sqlx::query("DELETE FROM plan_trash WHERE plan_id = ?"),
+            Trashable::Cook => sqlx::query("UPDATE cook SET deleted_at = NULL WHERE id = ?"),
         }
         .bind(id.to_string())
         .execute(&mut *writing)
         .await?;
-        if what == What::Cook {
+        if what == Trashable::Cook {
             sqlx::query("UPDATE cook_summary SET deleted = 0 WHERE cook_id = ?")
                 .bind(id.to_string())
                 .execute(&mut *writing)
@@ -102,7 +102,7 @@ impl Store {
         .await?;
         let deleted = |(what, id, name, deleted_at): (String, String, Option<String>, String)| {
             Some(Deleted {
-                what: if what == "plan" { What::Plan } else { What::Cook },
+                what: if what == "plan" { Trashable::Plan } else { Trashable::Cook },
                 id: id.parse().ok()?,
                 name: name.unwrap_or_default(),
                 deleted_at: read_instant(&deleted_at).ok()?,

@@ -3,7 +3,7 @@
 use ergastic_core::cook::{Event, Happened};
 use ergastic_core::kitchen::{Kitchen, Units};
 use ergastic_core::plan::Plan;
-use ergastic_store::{Appended, Document, Error, Reading, Staged, Store, Summary, Trouble, What, in_spoken_names};
+use ergastic_store::{Appended, Document, Error, Reading, Staged, Store, Summary, Trashable, Trouble, in_spoken_names};
 use jiff::{SignedDuration, Timestamp};
 use serde::Serialize;
 use serde::de::DeserializeOwned;
@@ -199,24 +199,24 @@ async fn what_is_put_away_is_gone_from_the_lists_until_it_is_taken_out_or_the_bi
     let id = Uuid::from_u128(1);
     store.append(COOK, 0, &[note(1, "a")], &shown("One")).await.unwrap();
     for _ in 0..2 {
-        store.put_away(What::Plan, id, now()).await.unwrap();
-        store.put_away(What::Cook, COOK, now()).await.unwrap();
+        store.put_away(Trashable::Plan, id, now()).await.unwrap();
+        store.put_away(Trashable::Cook, COOK, now()).await.unwrap();
     }
-    assert!(matches!(store.put_away(What::Cook, id, now()).await, Err(Error::NotFound { what: "cook", .. })));
+    assert!(matches!(store.put_away(Trashable::Cook, id, now()).await, Err(Error::NotFound { what: "cook", .. })));
     assert!(store.plans().await.unwrap().is_empty());
     assert_eq!(store.cook_list().await.unwrap(), "[]");
     let deleted: Vec<_> =
         store.trash().await.unwrap().into_iter().map(|deleted| (deleted.what, deleted.name)).collect();
     assert_eq!(deleted.len(), 2);
-    assert!(deleted.contains(&(What::Cook, "One".into())) && deleted.contains(&(What::Plan, "One".into())));
-    store.take_out(What::Cook, COOK).await.unwrap();
-    store.take_out(What::Plan, id).await.unwrap();
+    assert!(deleted.contains(&(Trashable::Cook, "One".into())) && deleted.contains(&(Trashable::Plan, "One".into())));
+    store.take_out(Trashable::Cook, COOK).await.unwrap();
+    store.take_out(Trashable::Plan, id).await.unwrap();
     assert_eq!((store.plans().await.unwrap().len(), store.trash().await.unwrap().len()), (1, 0));
-    store.put_away(What::Plan, id, now()).await.unwrap();
+    store.put_away(Trashable::Plan, id, now()).await.unwrap();
     store.save_plan(id, 1, &plan("Two"), now()).await.unwrap();
     assert_eq!(store.plans().await.unwrap().len(), 1, "who goes on with a plan wants it back");
-    store.put_away(What::Plan, id, now()).await.unwrap();
-    store.put_away(What::Cook, COOK, now()).await.unwrap();
+    store.put_away(Trashable::Plan, id, now()).await.unwrap();
+    store.put_away(Trashable::Cook, COOK, now()).await.unwrap();
     assert_eq!(store.empty_trash().await.unwrap(), 2);
     assert!(matches!(store.cook(COOK).await, Err(Error::NotFound { .. })));
     assert!(matches!(store.plan_versions(id).await, Err(Error::NotFound { .. })));
@@ -285,8 +285,8 @@ async fn a_damaged_document_spoils_itself_and_nothing_else_and_goes_out_as_it_is
         (&serde_json::json!("{\"name\": 3"), true)
     );
     assert_eq!(out["cooks"][0]["plan"], serde_json::json!({"no": "plan"}));
-    store.put_away(What::Cook, COOK, now()).await.unwrap();
-    store.put_away(What::Plan, Uuid::from_u128(1), now()).await.unwrap();
+    store.put_away(Trashable::Cook, COOK, now()).await.unwrap();
+    store.put_away(Trashable::Plan, Uuid::from_u128(1), now()).await.unwrap();
     assert_eq!((store.plans().await.unwrap().len(), store.trash().await.unwrap().len()), (1, 2));
     store.close().await;
     remove(&file);

@@ -14,7 +14,7 @@ portions-much = More than the { BARE($least) } to { $most } a plate takes: what 
 # $least (Mass) $most (Mass)
 portions-little = Less than the { BARE($least) } to { $most } a plate takes: stretch it with beans, roots or bread.
 portions-right = That is a plate.
-# $time (Minutes) $left (Span)
+# $time (Minutes) $left (RoughMinutes)
 left-in = Left in while it boils down ({ $time }), the meat glazes and goes on cooking; then { $left } at the boil are left before it goes too far.
 # $time (Minutes)
 left-in-overcooked = Left in while it boils down ({ $time }), the meat goes too far: take it out first.
@@ -46,11 +46,11 @@ hold-how =
         [box] Hot from the pot, wrapped in foil and towels, in a box warmed with hot water. No heat, so it cools: put a probe in, and make it hot again before it is too cool.
        *[keep_warm] In its own pot, which holds { $at } by itself. That is cooking too.
     }
-# $time (Span)
+# $time (RoughMinutes)
 hold-overcooked = { $time }, then too far
-# $time (Span) $hot (Guide)
+# $time (RoughMinutes) $hot (Guide)
 hold-cools = { $time } above { $hot }
-# $time (Span)
+# $time (RoughMinutes)
 hold-not = not here: too far within { $time }
 hold-a-day = all day
 # $kilos (Mass) $hot (Guide) $time (Minutes)
@@ -75,7 +75,7 @@ reheat-how =
 
 ## The day after.
 
-# $way (Key) $time (Span)
+# $way (Key) $time (RoughMinutes)
 day-cool =
     { $way ->
         [ice_bath] Tonight: the pot in ice water, stirred, { $time } to cold
@@ -83,7 +83,7 @@ day-cool =
     }
 # $steps (Message)
 day-cool-why = It goes { $steps }. The meat stays in its liquid, or it dries.
-# $time (Span)
+# $time (RoughMinutes)
 day-cool-bag = Tonight: the bag, unopened, under ice water, { $time } to cold
 # $steps (Message)
 day-cool-bag-why = It goes { $steps }. More ice as it melts: there must always be ice in it.
@@ -93,7 +93,7 @@ day-chill-bag = Unopened in the fridge: { $days } days at most at { $cold } or b
 day-chill-bag-why = There is no air in it. It keeps longer only at { $longer } or below.
 day-pour-fat = Lift the meat into a clean jar or dish and strain the fat over it, the jelly left behind
 day-pour-fat-why = Juice under the fat spoils first. The jelly salts and thickens a sauce.
-# $time (Span)
+# $time (RoughMinutes)
 day-cool-fat = Tonight: the jar in ice water to its rim, { $time } to cold
 # $days (Count) $cold (Guide)
 day-chill-fat = In the fridge, all of it under fat: { $days } days at most at { $cold } or below
@@ -115,7 +115,7 @@ day-sauce-why = It is boiled before the meat goes back in.
 # $to (Guide) $time (Minutes)
 day-warm = Warm the meat in it, { $time }, until its middle is { $to }
 day-warm-why = Once, quickly, and not again.
-# $time (Span)
+# $time (RoughMinutes)
 day-ahead = Begin { $time } before the plates.
 
 ## Cooled.
@@ -129,22 +129,22 @@ cool-name =
         [pot] In its pot, on the counter
        *[blast] In trays, in a blast chiller
     }
-# $first (Span) $cool (Guide) $all (Span) $cold (Guide)
+# $first (RoughMinutes) $cool (Guide) $all (RoughMinutes) $cold (Guide)
 cool-takes = { $first } to { $cool }, { $all } to { $cold }.
-# $first (Span) $cool (Guide) $all (Span) $cold (Guide)
+# $first (RoughMinutes) $cool (Guide) $all (RoughMinutes) $cold (Guide)
 cool-slow = { $first } to { $cool }, { $all } to { $cold }: longer than is safe.
-# $trays (Count) $deep (Length) $first (Span) $cool (Guide) $all (Span) $cold (Guide)
+# $trays (Count) $deep (Length) $first (RoughMinutes) $cool (Guide) $all (RoughMinutes) $cold (Guide)
 cool-in-trays = { $trays ->
         [one] One tray
        *[other] { $trays } trays
     }, { $deep } deep: { $first } to { $cool }, { $all } to { $cold }.
-# $time (Span) $hot (Guide) $cold (Guide) $room (Temperature)
+# $time (RoughMinutes) $hot (Guide) $cold (Guide) $room (Temperature)
 cool-never = Never safe: { $time } between { BARE($hot) } and { $cold }, in a room of { $room }.
 cool-ends-never = never
 cool-ends-slow = too slow
-# $off (Span) $hot (Guide)
+# $off (RoughMinutes) $hot (Guide)
 stood-hot = Off the heat for { $off }, still over { $hot }. Cool it fast from here.
-# $off (Span) $time (Span) $hot (Guide) $cold (Guide) $room (Temperature)
+# $off (RoughMinutes) $time (RoughMinutes) $hot (Guide) $cold (Guide) $room (Temperature)
 stood = Off the heat for { $off }. Left in its pot in a room of { $room }, it has been between { BARE($hot) } and { $cold } for { $time }.
 
 ## Cold portions.
@@ -156,14 +156,14 @@ cold-name =
         [bound] Bound in a tin
        *[rolled] Rolled and cut
     }
-# $kilos (Mass) $time (Span) $slices (Count) $thick (Length)
+# $kilos (Mass) $time (RoughMinutes) $slices (Count) $thick (Length)
 cold-pressed = Between two boards under { $kilos }, in the cold for { $time }. It gives about { $slices } slices of { $thick }.
-# $liquid (Volume) $more (Key) $gelatin (Spoons) $tin (Volume) $time (Span) $pieces (Count)
+# $liquid (Volume) $more (Key) $gelatin (Spoons) $tin (Volume) $time (RoughMinutes) $pieces (Count)
 cold-bound = Flake it, season it a little more than hot, stir in { $liquid } of warm liquid{ $more ->
         [gelatin] {" "}with { $gelatin } of gelatin soaked in it
        *[enough] {" "}(it sets by itself)
     }, press it into a lined { $tin } tin. { $time } in the cold; then { $pieces } pieces.
-# $across (Length) $time (Span) $pieces (Count) $thick (Length)
+# $across (Length) $time (RoughMinutes) $pieces (Count) $thick (Length)
 cold-rolled = Flake it while it is warm, roll it tightly in film, { $across } across. { $time } in the cold; then { $pieces } rounds of { $thick }.
 # $oven (Dial) $time (Minutes) $to (Guide)
 cold-heat = Browned on both sides and heated through in { A($oven) } oven: { $time } to { $to } in the middle.

@@ -10,7 +10,7 @@ unread = { $things ->
 # $since (Instant)
 left-open = Nothing logged since { $since }: close it, or log how it stands
 surprising = No simulated cook foretold that last finding. Check that the probe's tip is in the middle, or fork it.
-# $late (Span)
+# $late (RoughMinutes)
 late = In half of such cooks plates come { $late } after the bell or later. A fork check tells most now.
 # $chance (Share)
 sure = { CAPITAL($chance) } such pieces are tender in time. Look when the sheet says so; there is nothing else to do.
@@ -161,14 +161,14 @@ closed = Closed
 ## What moved the band.
 
 as-planned = As planned.
-# $by (Span)
+# $by (RoughMinutes)
 sooner-than-planned = { CAPITAL($by) } sooner than planned.
-# $by (Span)
+# $by (RoughMinutes)
 later-than-planned = { CAPITAL($by) } later than planned.
 moves-nothing = the time stands
-# $by (Span)
+# $by (RoughMinutes)
 moves-sooner = { $by } sooner
-# $by (Span)
+# $by (RoughMinutes)
 moves-later = { $by } later
 # $shift (Message)
 moved-middle-even = By what the middle has read: { $shift }.
@@ -194,7 +194,7 @@ moved-heavier = The pot has lost { $off } less than foretold: { $shift }.
 moved-hotter = It is { $off } hotter about the meat than foretold: { $shift }.
 # $off (Difference) $shift (Message)
 moved-cooler = It is { $off } cooler about the meat than foretold: { $shift }.
-# $at (Instant) $wide (Span) $narrow (Span) $cost (Span)
+# $at (Instant) $wide (RoughMinutes) $narrow (RoughMinutes) $cost (RoughMinutes)
 look-at = One look at { $at } cuts { $wide } of doubt to about { $narrow }. It lets out some { $cost } of heat.
 # $what (Message) $from (Instant) $to (Instant)
 comes-out = { CAPITAL($what) } comes out between { $from } and { $to }
@@ -203,7 +203,7 @@ comes-out-never = { CAPITAL($what) } won't be tender on this heat
 
 ## Probes.
 
-# $time (Span)
+# $time (RoughMinutes)
 probe-silent = Nothing from it for { $time }. Is it switched on, in reach, plugged in? The band goes on without it.
 # $at (Temperature)
 probe-pulled-out = It fell to { $at }: its tip is out. Its readings since then move nothing.
@@ -240,18 +240,18 @@ too-cool = “{ $probe }” reads { $off } under what was set: see to the fire
 # $probe (Message) $off (Difference)
 too-hot = “{ $probe }” reads { $off } over what was set: turn it down
     .why = It has been so for some time. Hot fat may be burning: look before you open it wide.
-# $time (Span)
+# $time (RoughMinutes)
 dry-alarm = The pot is dry in { $time }: pour in hot liquid
     .why = A dry pot scorches in minutes.
 heard = I'm at it
-# $time (Span) $cost (Message)
+# $time (RoughMinutes) $cost (Message)
 later = In { $time }: { $cost }
 later-nothing = costs nothing
-# $time (Span)
+# $time (RoughMinutes)
 later-blind = { $time } longer without knowing
-# $time (Span)
+# $time (RoughMinutes)
 later-plates = plates { $time } later
-# $left (Span)
+# $left (RoughMinutes)
 later-in-hand = then { $left } in hand
 # $left (Volume)
 later-liquid = then { $left } left in it
@@ -355,9 +355,9 @@ as-it-is = Leave it as it is
 # $parts (Message) $trade (Message)
 wins-and-costs = { CAPITAL($parts) }; { $trade }.
 no-sooner = no sooner
-# $by (Span)
+# $by (RoughMinutes)
 tender-sooner = { $by } sooner
-# $by (Span)
+# $by (RoughMinutes)
 tender-later = { $by } later
 never-on-this = never tender on this
 # $meat (Grams)
@@ -438,9 +438,9 @@ not-tender-never = On this heat it will hardly be tender at all: turn it up, or 
 early-pot = Off the heat with the lid on, then held at { $at }: an oven turned down, keep-warm, or the pot wrapped in towels.
 early-pit = Keep its wrap on and rest it in towels in a closed cold box, or in the pit turned right down.
 early-bath = Leave it in its bag and turn the bath down.
-# $lift (Instant) $time (Span)
+# $lift (Instant) $time (RoughMinutes)
 early-keeps = Held like that it keeps until you lift it at { $lift }: it has some { $time } before it goes too far. Slices suffer first.
-# $time (Span)
+# $time (RoughMinutes)
 early-cool = Held like that it goes too far in about { $time }. Rather cool it in its liquid, fast, and warm it again for the bell.
 # $pour (Volume)
 dry-first = Pour in { $pour } of hot stock or water at once, round the side, and lift the meat off the floor. Cold liquid cracks a hot dish.
@@ -466,15 +466,15 @@ salty-thin = The plate comes to { $plate }. Thin the sauce with { $more } of uns
 salty-meat = The plate comes to { $plate }, most of it in the meat: serve it sliced thin with unsalted potatoes, bread or beans, and little sauce.
 salty-then = Potatoes in the pot drink no salt out of it. Something fresh, sour or fat beside it helps the plate.
 tasted-salty = Tasted it: salty
-# $cold (Guide) $time (Span)
+# $cold (Guide) $time (RoughMinutes)
 no-heat-first = Leave the lid shut. It falls under { $cold } in about { $time }; get it hot again before that.
 no-heat-long = Leave the lid shut: it stays hot for hours.
-# $costs (Span)
+# $costs (RoughMinutes)
 no-heat-then = An hour without heat puts it off by about { $costs }. If it stays off, move it to any heat you have.
     .some = It softens on as long as it is hot. If it stays off, move it to any heat you have.
 it-is-off = The heat is off
 it-is-on-again = It is on again
-# $time (Span)
+# $time (RoughMinutes)
 kept-warm-until = On keep-warm it goes on cooking: it is too far in about { $time }.
 kept-warm-gone = On keep-warm it goes on cooking, and has gone too far by now: don't slice it.
 kept-warm-long = On keep-warm it hardly cooks on: it keeps for a day and longer.

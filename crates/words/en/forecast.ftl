@@ -2,7 +2,7 @@
 
 ## Why it takes this long.
 
-# $name (Message) $make (Key) $cooks (Message) $thick (Length) $done (Message) $time (Span)
+# $name (Message) $make (Key) $cooks (Message) $thick (Length) $done (Message) $time (RoughMinutes)
 why = { CAPITAL($name) } is { $make ->
         [sinewy] full of sinew
         [worked] well worked and sinewy
@@ -38,11 +38,11 @@ never = No ready time: the meat does not grow tender within 72 h.
 never-for-some = No later ready time: in some of the simulated cooks the meat does not grow tender within 72 h.
 never-overcooked = No too-far time: nothing goes too far within 72 h, or no heat stays on.
 overcooked-before-ready = Part of it has gone too far by the time all of it is ready. Shorten the time, or lift the pieces in turn.
-# $first (Message) $from (Span) $last (Message) $to (Span)
+# $first (Message) $from (RoughMinutes) $last (Message) $to (RoughMinutes)
 lift-in-turn = Lift in turn: { $first } after about { $from }, { $last } after about { $to }. The whole is ready with the last and too far with the first.
-# $liquid (Volume) $after (Span)
+# $liquid (Volume) $after (RoughMinutes)
 unpoured = { $liquid } poured in after { $after } met no pot any more and is not counted.
-# $saves (Span) $leaves (Span) $instead (Span)
+# $saves (RoughMinutes) $leaves (RoughMinutes) $instead (RoughMinutes)
 boiling-against-simmering = The boil saves about { $saves } against a gentle simmer. It leaves { $leaves } instead of { $instead } before it is too far; more water boils off, pieces break up and the liquid clouds.
 # $room (Volume)
 overflows = Meat and liquid overflow this pot: beside the meat there is room for { $room }.
@@ -189,7 +189,7 @@ liquid-rule = What is poured in and the juice that joins it, less the steam that
     .sure = Lids differ: two in three lose between two thirds and half as much again. A dip or the scale tells.
 
 band = The band
-# $cooks (Count) $from (Span) $to (Span) $middle (Span)
+# $cooks (Count) $from (RoughMinutes) $to (RoughMinutes) $middle (RoughMinutes)
 band-rule = The same cook is simulated many times, each with another animal, thickness, heat and lid. Eight in ten of them are ready inside the band.
     .numbers = { $cooks } cooks: { $from } to { $to }, half of them within { $middle }.
     .sure = It is as honest as those spreads are.
@@ -213,9 +213,9 @@ narrow-liquid = Put a probe in the middle in the first hour: it shows how well t
 
 thumb-alone = There is no forecast to compare it with.
 thumb-agrees = It agrees with the forecast here.
-# $apart (Span) $because (Message)
+# $apart (RoughMinutes) $because (Message)
 thumb-longer = { $apart } longer than the forecast: { $because }.
-# $apart (Span) $because (Message)
+# $apart (RoughMinutes) $because (Message)
 thumb-shorter = { $apart } shorter than the forecast: { $because }.
 blind-to-size = it knows neither this cut nor how thick it is
 by-weight = it counts weight, but thickness and sinew rule the time

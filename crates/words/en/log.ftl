@@ -23,12 +23,12 @@ animal-tougher = This animal was { $by } tougher than such meat usually is.
 # $by (Percent)
 animal-softer = This animal was { $by } softer than such meat usually is.
 
-# $took (Span) $apart (Span)
+# $took (RoughMinutes) $apart (RoughMinutes)
 right-at-the-middle = Tender after { $took }: right at the middle of the band.
     .sooner-than-the-band = Tender after { $took }: { $apart } before the middle, sooner than the band.
     .later-than-the-band = Tender after { $took }: { $apart } after the middle, later than the band.
     .before-the-middle = Tender after { $took }: { $apart } before the middle, inside the band.
     .after-the-middle = Tender after { $took }: { $apart } after the middle, inside the band.
-# $middle (Span)
+# $middle (RoughMinutes)
 half-by = Half of such pieces are tender after { $middle }.
 nothing-predicted = No time was foretold to compare with.

@@ -51,9 +51,9 @@ not-free = The { $kit } is not free.
 loads = More than it holds at once: { $loads } loads, or a larger vessel.
 never-that-way = It does not grow tender that way within three days.
 no-time-left = No time is left over the heat before it must be lifted.
-# $half (Span) $most (Span) $there (Span)
+# $half (RoughMinutes) $most (RoughMinutes) $there (RoughMinutes)
 too-late = Half of such pieces take { $half }, nine in ten { $most }. There are { $there } over the heat before it must be lifted.
-# $half (Span) $there (Span)
+# $half (RoughMinutes) $there (RoughMinutes)
 too-late-some-never = Half of such pieces take { $half }, some longer than three days. There are { $there } over the heat before it must be lifted.
 
 ## What to mind with this meat.
@@ -67,9 +67,9 @@ corned = It is salt all through. Simmer it in plain water, salt nothing, and tas
 
 ## What it would ask of hands that sleep or are away.
 
-# $wants (Message) $time (Span)
+# $wants (Message) $time (RoughMinutes)
 wants-asleep = It wants { $wants }, { $time } of it while everyone sleeps.
-# $wants (Message) $time (Span)
+# $wants (Message) $time (RoughMinutes)
 wants-away = It wants { $wants }, { $time } of it while nobody is there.
 finishing-away = Lifting and finishing fall into hours when nobody is there.
 wants-coals = its coals seen to every quarter of an hour
@@ -106,9 +106,9 @@ ask-age = Young beef, or an older cow or ox?
 ## Substitutes: what changes.
 
 as-long = as long
-# $apart (Span)
+# $apart (RoughMinutes)
 longer = { $apart } longer
-# $apart (Span)
+# $apart (RoughMinutes)
 sooner = { $apart } sooner
 # $times (Number)
 more-body = { $times } times the body in the sauce
@@ -145,9 +145,9 @@ never-tender = never tender
 shorter-slices = shorter slices
 more-to-brown = more pieces to brown
 in-one-piece = in one piece, so it can be carved
-# $time (Span)
+# $time (RoughMinutes)
 more-work = { $time } more at work
-# $time (Span)
+# $time (RoughMinutes)
 less-work = { $time } less at work
 # $mass (Mass)
 more-to-eat = { $mass } more to eat
@@ -173,7 +173,7 @@ sort-cheapest = Those that fit first, and among them the cheapest plate, then th
 
 ## One joint, two dinners.
 
-# $first (Span) $little (Span) $most (Span)
+# $first (RoughMinutes) $little (RoughMinutes) $most (RoughMinutes)
 twice = Slice what you need after { $first } and chill the rest in its liquid. Tomorrow give it { $little } to { $most } more: then it pulls.
     .up-to = Slice what you need after { $first } and chill the rest in its liquid. Tomorrow give it up to { $most } more: then it pulls.
 
@@ -188,11 +188,11 @@ hurry-unbrowned = { $name }, not browned
 hurry-small = { $name }, in { $small } bites
 # $name (Message) $small (Length)
 hurry-both = { $name }, in { $small } bites, not browned
-# $wins (Span)
+# $wins (RoughMinutes)
 hurry-unbrowned-trade = { $wins } won by browning nothing: a paler, flatter sauce. Soy, tomato paste or dried mushrooms give some of it back.
-# $wins (Span)
+# $wins (RoughMinutes)
 hurry-small-trade = { $wins } won by cutting it small: bites, no pieces to look at, and they are soon too soft.
-# $wins (Span)
+# $wins (RoughMinutes)
 hurry-both-trade = { $wins } won by cutting it small and browning nothing: a pale stew of bites. Thicken it at the end, don't reduce it.
 
 ## A recipe's words, checked.
@@ -204,7 +204,7 @@ middle-of = the middle of { $low } to { $high } is taken
 taken-for-celsius = { $figure } is taken for °C
 # $figure (Number)
 taken-for-fahrenheit = { $figure } is taken for °F
-# $all (Span) $meat (Mass)
+# $all (RoughMinutes) $meat (Mass)
 by-weight = by weight that is { $all } for { $meat }
 on-low = on low
 # $simmer (Key)

@@ -9,13 +9,13 @@ dish = Dish { $number }
 why = { $dishes } dishes land together at the bell; each is tender in time in { $certainty } such cooks, and what is tender sooner waits hot.
 # $certainty (Share)
 why-one = It lands at the bell; it is tender in time in { $certainty } such cooks, and if it is tender sooner it waits hot.
-# $late (Span)
+# $late (RoughMinutes)
 why-late = Begun now, everything lands { $late } after the bell.
-# $late (Span)
+# $late (RoughMinutes)
 late = Plates come { $late } after the bell.
-# $dish (Message) $time (Span)
+# $dish (Message) $time (RoughMinutes)
 late-alone = { $dish } can't be ready sooner: begun now it needs { $time } to the plate.
-# $thing (Message) $sooner (Span)
+# $thing (Message) $sooner (RoughMinutes)
 late-for-want-of = The dishes wait for each other: one more { $thing } would have it { $sooner } sooner.
 late-in-all = There is more to do than the time from now allows.
 # $dish (Message) $text (Message)
@@ -25,13 +25,13 @@ for-dish = { $dish }: { $text }
 
 ## An oven that is shared.
 
-# $dish (Message) $from (Dial) $to (Dial) $by (Span)
+# $dish (Message) $from (Dial) $to (Dial) $by (RoughMinutes)
 gave-way = { $dish } gives way: { $to } in place of { $from }, and is done { $by } sooner.
     .longer = { $dish } gives way: { $to } in place of { $from }, and takes { $by } longer.
 
 ## A wrap that waits.
 
-# $dish (Message) $from (Temperature) $to (Temperature) $by (Span)
+# $dish (Message) $from (Temperature) $to (Temperature) $by (RoughMinutes)
 wrapped-when-up = { $dish }: the wrap waits until somebody is up, { $to } in the middle in place of { $from }; that takes { $by } longer.
 
 ## The night the clocks change.
@@ -54,7 +54,7 @@ more-burners = Borrow a burner
     .trade = One more thing to carry and to watch.
 more-ovens = Borrow an oven
     .trade = Somebody else's oven heats otherwise: look sooner.
-# $time (Span)
+# $time (RoughMinutes)
 less-sleep = Stay up { $time } longer and get up as much sooner
     .trade = A short night.
 

@@ -120,7 +120,7 @@ salt-stop = Reduced by half it would be too salty. Stop at the salt mark on the 
 stews-fewer = This batch will stew: the pan falls to { $low }. Lay { $most } at a time.
 # $low (Temperature)
 stews-smaller = This batch will stew: the pan falls to { $low }. Cut smaller pieces, or take a hotter burner.
-# $wait (Span)
+# $wait (RoughMinutes)
 stews-browns = Or leave it alone: it boils itself dry and browns after about { $wait }, grey and firmer for it.
 stews-never = This burner never gets it brown.
 scorches = A sugary coat turns from brown to black within a minute. Go gentler, and stay at it.
@@ -188,11 +188,11 @@ sear-question = Brown it?
     .light = light
     .none = not at all
     .reason = Browning makes flavour and colour. It does not seal anything in: a seared piece loses as much juice.
-# $time (Span)
+# $time (RoughMinutes)
 sear-hard = { $time } at the pan; a dark sauce, the deepest flavour
-# $time (Span)
+# $time (RoughMinutes)
 sear-light = { $time } at the pan; golden, a paler sauce
-# $time (Span)
+# $time (RoughMinutes)
 sear-none = { $time } saved; a paler, cleaner sauce, and no juice lost by it
 
 surface-question = Pat it dry?
@@ -215,7 +215,7 @@ wine-question = Boil the { $wine } down first?
     .halved = by half
     .whole = pour it in as it is
     .reason = Boiled down it loses its rawness and most of its alcohol before the lid shuts them in.
-# $time (Span)
+# $time (RoughMinutes)
 wine-halved-effect = { $time } at the pan; rounder, darker, deeper
 # $more (Volume)
 wine-whole-effect = { $more } more liquid in the pot, so less stock; fresher and sharper
@@ -225,9 +225,9 @@ temper-question = Let it stand out of the fridge?
     .yes = an hour out
     .no-effect = into the heat as it comes, dry and cold
     .reason = Over hours of cooking it changes little, and raw meat should not stand about.
-# $warmer (Difference) $of (Span)
+# $warmer (Difference) $of (RoughMinutes)
 temper-little = about { $warmer } warmer, and of { $of } not five minutes saved
-# $sooner (Span) $of (Span)
+# $sooner (RoughMinutes) $of (RoughMinutes)
 temper-sooner = tender { $sooner } sooner, of { $of }
 
 rinse-question = Rinse it?

@@ -9,7 +9,7 @@ pierced = The middle only reaches { $hottest }. If the meat was pierced, pounded
 # $medium (Temperature) $softens (Guide)
 held-not-softened = At { $medium } the meat is held, not softened: below { $softens } meat hardly softens, however long you wait.
 
-# $time (Span) $counted (Key) $low (Guide) $high (Guide) $most (Minutes)
+# $time (RoughMinutes) $counted (Key) $low (Guide) $high (Guide) $most (Minutes)
 in-danger = Its middle was between { BARE($low) } and { $high } for { $time } so far, counted from { $counted ->
         [readings] the probe's readings
        *[model] the forecast, not from readings
@@ -42,7 +42,7 @@ acid-in-aluminium = Wine, tomato and vinegar eat bare aluminium over hours and t
 
 cured-pink = Cured meat stays pink however long it cooks: go by the fork and the thermometer, not by its colour.
 
-# $time (Span) $past (Guide) $within (Minutes)
+# $time (RoughMinutes) $past (Guide) $within (Minutes)
 raw-warming = It is still raw inside and has been warming for { $time }. Its middle has to pass { $past } within { $within } of going in; if it can't, throw it away.
 
 pressure-lid = Never force a pressure lid. Open it when the pin has dropped, away from your face, and keep your hands off the vent.
@@ -70,7 +70,7 @@ frozen-start = It goes in frozen: no searing, it spits in hot fat. Check the mid
 
 small-in-pit = Small pieces dry out in a bare pit before they soften: smoke it in one piece and cut it up after, or wrap it early with a little liquid.
 
-# $after (Span)
+# $after (RoughMinutes)
 boils-dry = Without topping up the pot is dry after about { $after } and the bottom burns. Top it up with hot liquid.
 
 raw-meat = Raw juices spread. Don't rinse the meat; wash hands, board and tongs after it.

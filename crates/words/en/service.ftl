@@ -18,7 +18,7 @@ no-such-key = this key is not known, or was revoked. Make another in the kitchen
 probes-read-only = this key sends and reads readings of probes, and nothing else
 wrong-passphrase = this is not the kitchen's passphrase
 no-invitation = this invitation was used already, or its minutes have passed. Ask for another
-# $wait (Span)
+# $wait (RoughMinutes)
 wait-first = too many wrong ones. Wait { $wait } before the next
 passphrase-or-invitation = give the kitchen's passphrase, or an invitation
 this-passphrase = this passphrase

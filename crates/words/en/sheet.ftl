@@ -2,9 +2,9 @@
 
 ## The whole.
 
-# $certainty (Share) $time (Span) $finishing (Span)
+# $certainty (Share) $time (RoughMinutes) $finishing (RoughMinutes)
 why = { CAPITAL($certainty) } such pieces are tender within { $time } of meeting the heat, and the finishing takes { $finishing }. So it goes on early enough for a slow one; a quick one waits hot.
-# $chance (Share) $certainty (Share) $late (Span)
+# $chance (Share) $certainty (Share) $late (RoughMinutes)
 too-late = Starting now, { $chance } such pieces are tender in time. To be sure of { $certainty }, plates come { $late } late.
 
 ## At the board, ahead.
@@ -345,19 +345,19 @@ of-a-dish = { $what } ({ $dish })
 
 # $what (Message)
 nobody-there = Nobody is up and there for this: { $what }.
-# $time (Span) $what (Message)
+# $time (RoughMinutes) $what (Message)
 left-alone = For { $time } nobody is up and there, and a flame or fire burns: { $what }.
 # $first (Message) $then (Message)
 out-of-order = This can't come before what it has to come before: { $first }; { $then }.
-# $what (Message) $then (Message) $time (Span)
+# $what (Message) $then (Message) $time (RoughMinutes)
 waits-too-long = This waits { $time } longer than it has to: { $what }; until: { $then }.
-# $dish (Message) $time (Span)
+# $dish (Message) $time (RoughMinutes)
 held-too-long = { $dish } is surely tender { $time } before it is lifted: longer than it bears to wait hot.
-# $time (Span) $what (Message)
+# $time (RoughMinutes) $what (Message)
 early-for-the-bell = This is done { $time } before the bell, and waits: { $what }.
-# $time (Span) $what (Message)
+# $time (RoughMinutes) $what (Message)
 off-its-time = This comes { $time } off its time: { $what }.
-# $what (Message) $time (Span)
+# $what (Message) $time (RoughMinutes)
 cut-short = There is no time for all of it, { $time } are missing: { $what }.
 # $what (Message)
 past = That hour has passed: { $what }.

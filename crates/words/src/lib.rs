@@ -1,7 +1,7 @@
 //! The voice: every sentence the product says, in one place.
 //!
 //! The text lies in `en/*.ftl` (Project Fluent), a file a place. `build.rs` makes a function of each message, with an
-//! argument for each thing the text names, typed by what it is: [`Mass`], [`Temperature`], [`Difference`], [`Span`] …
+//! argument for each thing the text names, typed by what it is: [`Mass`], [`Temperature`], [`Difference`], [`RoughMinutes`] …
 //! What such a function gives is [`Message`]: the message and its facts, not yet a string. [`Voice::render`] puts it into the
 //! cook's words and units.
 //!
@@ -25,8 +25,8 @@ pub use places::*;
 
 pub use message::{Argument, Join, Message, MessageId};
 pub use quantity::{
-    Clock, Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share,
-    Size, Span, Spoons, Strength, Temperature, Units, Volume,
+    Clock, Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price,
+    RoughMinutes, Share, Size, Spoons, Strength, Temperature, Units, Volume,
 };
 pub use voice::Voice;
 

@@ -3,8 +3,8 @@
 use std::borrow::Cow;
 
 use crate::quantity::{
-    Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share, Size,
-    Span, Spoons, Strength, Temperature, Volume,
+    Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, RoughMinutes,
+    Share, Size, Spoons, Strength, Temperature, Volume,
 };
 
 /// How the items of a list are joined.
@@ -108,7 +108,7 @@ pub enum Argument {
     /// A difference of temperatures.
     Difference(Difference),
     /// A span of time as it turns out.
-    Span(Span),
+    RoughMinutes(RoughMinutes),
     /// A span of time as it was set.
     Minutes(Minutes),
     /// A moment.
@@ -157,7 +157,7 @@ from!(
     Guide,
     Dial,
     Difference,
-    Span,
+    RoughMinutes,
     Minutes,
     Instant,
     Power,

@@ -87,7 +87,7 @@ pub struct Difference(pub f64);
 
 /// A span of time as it turns out, min: nobody should read it to the minute.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Span(pub f64);
+pub struct RoughMinutes(pub f64);
 
 /// A span that somebody set or keeps to the minute, min.
 #[derive(Debug, Clone, Copy, PartialEq)]

@@ -36,7 +36,7 @@ pub fn written(argument: &Argument, units: Units, clock: Clock) -> String {
         Argument::Difference(Difference(k)) => {
             either(*k, |k| format!("{} °C", whole(k)), |k| format!("{} °F", whole(k * 1.8)))
         }
-        Argument::Span(Span(min)) => span(*min),
+        Argument::RoughMinutes(RoughMinutes(min)) => span(*min),
         Argument::Minutes(Minutes(min)) => minutes(*min),
         Argument::Instant(moment) => of_the_clock(moment, clock),
         Argument::Power(Power(w)) if *w < 1000.0 => format!("{} W", whole(*w)),

@@ -2,7 +2,7 @@
 
 use ergastic_words::{
     Argument, Dial, Difference, Elevation, Grams, Guide, Instant, Join, Length, Mass, Message, Minutes, Percent, Power,
-    Price, Share, Size, Span, Spoons, Strength, Temperature, Units, Voice, Volume, ways,
+    Price, RoughMinutes, Share, Size, Spoons, Strength, Temperature, Units, Voice, Volume, ways,
 };
 use proptest::prelude::*;
 
@@ -104,7 +104,7 @@ fn a_dial_goes_in_its_own_steps_and_guidance_is_the_figure_published_there() {
 
 #[test]
 fn what_turns_out_is_not_told_to_the_minute_and_what_is_set_is() {
-    let both = |minutes| [said(Span(minutes))[0].clone(), said(Minutes(minutes))[0].clone()];
+    let both = |minutes| [said(RoughMinutes(minutes))[0].clone(), said(Minutes(minutes))[0].clone()];
     assert_eq!(both(0.5), ["under a minute", "½ min"]);
     assert_eq!(both(7.4), ["7 min", "7 min"]);
     assert_eq!(both(44.0), ["45 min", "44 min"]);
@@ -161,7 +161,7 @@ proptest! {
     fn every_amount_is_written(value in 0.0..2000.0f64) {
         let all = [
             said(Mass(value / 50.0)), said(Grams(value)), said(Volume(value / 100.0)), said(Length(value)),
-            said(Temperature(value - 40.0)), said(Span(value * 3.0)), said(Minutes(value * 3.0)), said(Strength(value / 20.0)),
+            said(Temperature(value - 40.0)), said(RoughMinutes(value * 3.0)), said(Minutes(value * 3.0)), said(Strength(value / 20.0)),
             said(Spoons { grams: value, teaspoon_g: 2.6 }),
         ];
         for text in all.iter().flatten() {

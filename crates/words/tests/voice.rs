@@ -3,7 +3,7 @@
 use ergastic_words::catalogue::{CATALOGUE, Entry};
 use ergastic_words::{
     Argument, Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Message, Minutes, Percent, Power,
-    Price, Share, Size, Span, Spoons, Strength, Temperature, Units, Voice, Volume,
+    Price, RoughMinutes, Share, Size, Spoons, Strength, Temperature, Units, Voice, Volume,
 };
 
 /// How large the facts of a text are.
@@ -41,7 +41,7 @@ fn fact(name: &str, kind: &str, keys: &'static [&'static str], sample: Sample, n
         "Guide" => Guide(size(60.0, 1.0, 75.0)).into(),
         "Dial" => Dial(size(150.0, 100.0, 230.0)).into(),
         "Difference" => Difference(size(7.0, 1.0, 40.0)).into(),
-        "Span" => Span(size(100.0, 1.0, 3600.0)).into(),
+        "RoughMinutes" => RoughMinutes(size(100.0, 1.0, 3600.0)).into(),
         "Minutes" => Minutes(size(35.0, 1.0, 2880.0)).into(),
         "Instant" => {
             Instant { at: "2027-02-05T17:00:00Z".parse().unwrap(), zone: jiff::tz::TimeZone::UTC, read_at: None }.into()

@@ -93,7 +93,7 @@ async function unwrap<P extends keyof paths, M extends keyof paths[P]>(
   }
   if (answer.error !== undefined || !answer.response.ok) {
     if (answer.response.status >= 500) window.dispatchEvent(new Event(NOT_KEPT));
-    const problem = (answer.error ?? {}) as Partial<Schemas['Problem']>;
+    const problem = (answer.error ?? {}) as Partial<Schemas['ProblemDetails']>;
     throw new ApiFault(
       problem.detail ?? `The kitchen answered ${answer.response.status}.`,
       answer.response.status,

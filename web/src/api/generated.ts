@@ -1158,7 +1158,7 @@ export interface components {
             /** @description For guests who come and go. */
             party: string;
             /** @description Every way of warming it again. */
-            reheat: components["schemas"]["Reheat"][];
+            reheat: components["schemas"]["Rewarm"][];
             /** @description How long it has stood off the heat, and in danger, where the heat is off. */
             stood?: string | null;
         };
@@ -1256,7 +1256,7 @@ export interface components {
         };
         /** @description What may be logged. */
         Asks: {
-            dial?: components["schemas"]["Dial"] | null;
+            dial?: components["schemas"]["HeatDial"] | null;
             /** @description How it may be covered, the lid that is on apart. */
             lids: components["schemas"]["Action"][];
             /** @description Whether there is liquid that can be poured in, dipped and skimmed. */
@@ -1571,6 +1571,15 @@ export interface components {
              */
             versions: number;
         };
+        /** @description A burner. */
+        BurnerAsked: {
+            kind?: components["schemas"]["HobKind"] | null;
+            /**
+             * Format: double
+             * @description Its power, W; the kitchen's where not given.
+             */
+            watts?: number | null;
+        };
         /** @description A burner of the hob. */
         BurnerMeasures: {
             /**
@@ -1606,7 +1615,7 @@ export interface components {
             cut: components["schemas"]["Cut"];
             /** @description How it would be eaten. */
             eaten_as: components["schemas"]["EatenAs"];
-            latest?: components["schemas"]["Drawn"] | null;
+            latest?: components["schemas"]["DrawnHours"] | null;
             /**
              * Format: double
              * @description Raw, bone in, kg.
@@ -1621,7 +1630,7 @@ export interface components {
             pieces: number;
             /** @description Tender, from the meat meeting the heat. */
             ready_min: components["schemas"]["Quantiles"];
-            soonest?: components["schemas"]["Drawn"] | null;
+            soonest?: components["schemas"]["DrawnHours"] | null;
             /**
              * Format: date-time
              * @description Latest start for the certainty.
@@ -1850,7 +1859,7 @@ export interface components {
             hold_min: number;
             /** @description A stable name, such as `braise.oven_150.whole`. */
             id: string;
-            latest?: components["schemas"]["Drawn"] | null;
+            latest?: components["schemas"]["DrawnHours"] | null;
             /**
              * Format: double
              * @description From beginning to the meat meeting the heat, min.
@@ -1893,7 +1902,7 @@ export interface components {
              * @description From now to the latest sure start, min; 0 where it is past.
              */
             slack_min: number;
-            soonest?: components["schemas"]["Drawn"] | null;
+            soonest?: components["schemas"]["DrawnHours"] | null;
             /** @description The stages of a chain. */
             stages?: components["schemas"]["StageRequest"][] | null;
             /**
@@ -2709,28 +2718,6 @@ export interface components {
             /** @description The keys of probes. */
             keys: components["schemas"]["KeyLine"][];
         };
-        /** @description What the heat is set to, and may be; logged as a change of that field of the heat. */
-        Dial: {
-            /**
-             * Format: double
-             * @description What it is set to, °C.
-             */
-            celsius: number;
-            /** @description The field of the heat. */
-            field: string;
-            /**
-             * Format: double
-             * @description The least it may be set to.
-             */
-            least_c: number;
-            /**
-             * Format: double
-             * @description The most.
-             */
-            most_c: number;
-            /** @description What it is called. */
-            words: string;
-        };
         /** @description The dish at one setting. */
         DialSetting: {
             /** @description It rolls: pieces break up and the liquid clouds. */
@@ -2808,8 +2795,33 @@ export interface components {
             /** @description One plain sentence. */
             why: string;
         };
+        /** @description A dish of a meal. */
+        DishOfMeal: {
+            /**
+             * Format: uuid
+             * @description The cook that is under way from it.
+             */
+            cook_id?: string | null;
+            /** @description What it is called. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many eat of it.
+             */
+            people: number;
+            /**
+             * Format: uuid
+             * @description Its plan.
+             */
+            plan_id: string;
+            /**
+             * Format: int64
+             * @description Of this version.
+             */
+            version: number;
+        };
         /** @description From the first thing done to the plates. */
-        Drawn: {
+        DrawnHours: {
             /**
              * Format: date-time
              * @description The work begins.
@@ -3240,7 +3252,7 @@ export interface components {
              */
             trim_pct?: number | null;
             units?: components["schemas"]["Units"] | null;
-            vessel?: components["schemas"]["Vessel"] | null;
+            vessel?: components["schemas"]["PotMeasures"] | null;
         };
         /** @description A forecast's request. Only `cut` and `method` must be given. */
         ForecastRequestInFull: {
@@ -3362,7 +3374,7 @@ export interface components {
              */
             trim_pct?: number | null;
             units?: components["schemas"]["Units"] | null;
-            vessel?: components["schemas"]["Vessel"] | null;
+            vessel?: components["schemas"]["PotMeasures"] | null;
         };
         /**
          * @description What kind of thing was found.
@@ -3968,6 +3980,28 @@ export interface components {
             wind?: components["schemas"]["Wind"] | null;
             wrap?: components["schemas"]["Wrap"] | null;
         };
+        /** @description What the heat is set to, and may be; logged as a change of that field of the heat. */
+        HeatDial: {
+            /**
+             * Format: double
+             * @description What it is set to, °C.
+             */
+            celsius: number;
+            /** @description The field of the heat. */
+            field: string;
+            /**
+             * Format: double
+             * @description The least it may be set to.
+             */
+            least_c: number;
+            /**
+             * Format: double
+             * @description The most.
+             */
+            most_c: number;
+            /** @description What it is called. */
+            words: string;
+        };
         /**
          * @description What a pot stands on or in.
          * @enum {string}
@@ -3978,15 +4012,6 @@ export interface components {
             move?: components["schemas"]["MoveInFull"] | null;
             /** @description In words, with its amount. */
             words: string;
-        };
-        /** @description A burner. */
-        Hob: {
-            kind?: components["schemas"]["HobKind"] | null;
-            /**
-             * Format: double
-             * @description Its power, W; the kitchen's where not given.
-             */
-            watts?: number | null;
         };
         /**
          * @description What heats the hob.
@@ -4389,7 +4414,7 @@ export interface components {
              *       }
              *     ]
              */
-            pots?: components["schemas"]["Thing_Vessel"][];
+            pots?: components["schemas"]["Thing_PotMeasures"][];
             /**
              * @description Pressure pots: one sears, cooks and reduces, and is one booking.
              * @default [
@@ -4662,7 +4687,7 @@ export interface components {
              *       }
              *     ]
              */
-            pots: components["schemas"]["Thing_VesselInFull"][];
+            pots: components["schemas"]["Thing_PotMeasuresInFull"][];
             /**
              * @description Pressure pots: one sears, cooks and reduces, and is one booking.
              * @default [
@@ -5393,9 +5418,14 @@ export interface components {
             /** @description Lean or mixed meat: what to mind, with the remedy. */
             warnings: components["schemas"]["Caution"][];
             /** @description One best variant a method, best first. */
-            ways: components["schemas"]["Way"][];
+            ways: components["schemas"]["MatchedWay"][];
             /** @description Why not, or what the best way is. */
             why: string;
+        };
+        /** @description One way: its best variant, and the others. */
+        MatchedWay: components["schemas"]["Choice"] & {
+            /** @description The others, best first. */
+            variants: components["schemas"]["Choice"][];
         };
         /**
          * @description What the pot is made of.
@@ -5416,35 +5446,10 @@ export interface components {
             /** @description What is wrong. */
             text: string;
         };
-        /** @description A dish of a meal. */
-        MealDish: {
-            /**
-             * Format: uuid
-             * @description The cook that is under way from it.
-             */
-            cook_id?: string | null;
-            /** @description What it is called. */
-            name: string;
-            /**
-             * Format: int32
-             * @description How many eat of it.
-             */
-            people: number;
-            /**
-             * Format: uuid
-             * @description Its plan.
-             */
-            plan_id: string;
-            /**
-             * Format: int64
-             * @description Of this version.
-             */
-            version: number;
-        };
         /** @description A meal to come. */
         MealEntry: {
             /** @description Its dishes, in the order in which they were planned. */
-            dishes: components["schemas"]["MealDish"][];
+            dishes: components["schemas"]["DishOfMeal"][];
             /** @description What its dishes know it by; a dish alone is a meal of one, known by its plan. */
             id: string;
             /** @description What it is called. */
@@ -5535,7 +5540,7 @@ export interface components {
             /** @description Everything to do, in time order. */
             tasks: components["schemas"]["MealTask"][];
             /** @description The things of the kitchen that each dish takes, and from when to when. */
-            things: components["schemas"]["Taken"][];
+            things: components["schemas"]["ThingTaken"][];
             /** @description What would help, when something can't. */
             ways_out: components["schemas"]["WayOut"][];
             /** @description One plain sentence. */
@@ -6151,6 +6156,17 @@ export interface components {
              */
             liquid_left_l?: number | null;
         };
+        /** @description A cut and all ways. */
+        OverviewRow: {
+            /** @description The cut. */
+            cut: components["schemas"]["Cut"];
+            /** @description How it is usually eaten. */
+            eaten_as: components["schemas"]["EatenAs"];
+            /** @description Its name. */
+            name: string;
+            /** @description By way. */
+            ways: components["schemas"]["Cell"][];
+        };
         /** @description What becomes of the meat in the time the cook has fixed. */
         OwnTime: {
             /**
@@ -6552,6 +6568,31 @@ export interface components {
             /** @description When to top up, and how much. */
             top_ups: components["schemas"]["TopUp"][];
         };
+        /** @description A pot or tin, round or rectangular, as the cook describes it. */
+        PotMeasures: {
+            /**
+             * Format: double
+             * @description Inner diameter of a round vessel, cm.
+             */
+            diameter_cm?: number | null;
+            /**
+             * Format: double
+             * @description Inner height, cm.
+             */
+            height_cm?: number | null;
+            /**
+             * Format: double
+             * @description Inner length of a rectangular vessel, cm.
+             */
+            length_cm?: number | null;
+            lid?: components["schemas"]["Lid"] | null;
+            material?: components["schemas"]["Material"] | null;
+            /**
+             * Format: double
+             * @description Inner width of a rectangular vessel, cm.
+             */
+            width_cm?: number | null;
+        };
         /** @description What stands in the pot at the end, for the finishing. */
         PotNow: {
             /**
@@ -6670,7 +6711,7 @@ export interface components {
              * @default false
              */
             flour?: boolean;
-            hob?: components["schemas"]["Hob"] | null;
+            hob?: components["schemas"]["BurnerAsked"] | null;
             /**
              * Format: double
              * @description Hours over the heat; until tender where not given.
@@ -6801,7 +6842,7 @@ export interface components {
              * @default false
              */
             flour: boolean;
-            hob?: components["schemas"]["Hob"] | null;
+            hob?: components["schemas"]["BurnerAsked"] | null;
             /**
              * Format: double
              * @description Hours over the heat; until tender where not given.
@@ -6923,7 +6964,7 @@ export interface components {
             /** @description Fed on grass. */
             grass_fed?: boolean | null;
             heat?: components["schemas"]["Heat"] | null;
-            hob?: components["schemas"]["Hob"] | null;
+            hob?: components["schemas"]["BurnerAsked"] | null;
             /**
              * Format: double
              * @description Hours over the heat; until tender where not given.
@@ -6996,7 +7037,7 @@ export interface components {
              */
             trim_pct?: number | null;
             units?: components["schemas"]["Units"] | null;
-            vessel?: components["schemas"]["Vessel"] | null;
+            vessel?: components["schemas"]["PotMeasures"] | null;
         };
         /** @description One dish on the bench, salt to lid. */
         Prepared: {
@@ -7196,7 +7237,7 @@ export interface components {
             name: string;
         };
         /** @description A refused or failed request. */
-        Problem: {
+        ProblemDetails: {
             /** @description What was given, what is allowed, what to do. */
             detail: string;
             /** @description The field that can't be used. */
@@ -7331,25 +7372,6 @@ export interface components {
              */
             hold_an_hour: number;
         };
-        /** @description One way of warming it. */
-        Reheat: {
-            /** @description How it is done. */
-            how: string;
-            /**
-             * Format: double
-             * @description Minutes from the cold pot until the middle is warm enough.
-             */
-            min: number;
-            /** @description Its name. */
-            name: string;
-            /**
-             * Format: double
-             * @description How thick that is, mm.
-             */
-            thick_mm: number;
-            /** @description As what. */
-            warmed_as: components["schemas"]["WarmedAs"];
-        };
         /**
          * @description How pressure is let go.
          * @enum {string}
@@ -7429,16 +7451,24 @@ export interface components {
              */
             width_cm?: number | null;
         };
-        /** @description A cut and all ways. */
-        Row: {
-            /** @description The cut. */
-            cut: components["schemas"]["Cut"];
-            /** @description How it is usually eaten. */
-            eaten_as: components["schemas"]["EatenAs"];
+        /** @description One way of warming it. */
+        Rewarm: {
+            /** @description How it is done. */
+            how: string;
+            /**
+             * Format: double
+             * @description Minutes from the cold pot until the middle is warm enough.
+             */
+            min: number;
             /** @description Its name. */
             name: string;
-            /** @description By way. */
-            ways: components["schemas"]["Cell"][];
+            /**
+             * Format: double
+             * @description How thick that is, mm.
+             */
+            thick_mm: number;
+            /** @description As what. */
+            warmed_as: components["schemas"]["WarmedAs"];
         };
         /** @description The rule behind a figure, with this case's numbers. */
         Rule: {
@@ -7780,7 +7810,7 @@ export interface components {
              * @description Vegetables that cooked in it and come out, kg.
              */
             vegetables_kg?: number | null;
-            vessel?: components["schemas"]["Vessel"] | null;
+            vessel?: components["schemas"]["PotMeasures"] | null;
         };
         /** @description The liquid in the pot, and what is wanted of it. */
         SauceRequestInFull: {
@@ -7884,7 +7914,7 @@ export interface components {
              * @description Vegetables that cooked in it and come out, kg.
              */
             vegetables_kg?: number | null;
-            vessel?: components["schemas"]["Vessel"] | null;
+            vessel?: components["schemas"]["PotMeasures"] | null;
         };
         /** @description One thing to do. */
         SauceStep: {
@@ -8165,7 +8195,7 @@ export interface components {
             /** @description Everything to do, in time order. */
             tasks: components["schemas"]["Task"][];
             /** @description The things of the kitchen that it takes, and from when to when. */
-            things: components["schemas"]["Taken"][];
+            things: components["schemas"]["ThingTaken"][];
             /** @description One plain sentence. */
             why: string;
         };
@@ -8594,27 +8624,6 @@ export interface components {
             /** @description When, and why. */
             words: string;
         };
-        /** @description A thing with a name, taken by a dish from one moment to another. */
-        Taken: {
-            /**
-             * Format: date-time
-             * @description From.
-             */
-            from: string;
-            /** @description It is lent out. */
-            lent: boolean;
-            /** @description What it is called. */
-            name: string;
-            /** @description What it is taken for. */
-            taken_as: components["schemas"]["TakenAs"];
-            /** @description The thing. */
-            thing: string;
-            /**
-             * Format: date-time
-             * @description To.
-             */
-            to: string;
-        };
         /**
          * @description What a thing is taken for.
          * @enum {string}
@@ -8800,6 +8809,27 @@ export interface components {
          * @enum {string}
          */
         ThingPicture: "hands" | "oven" | "burner" | "pot" | "pan" | "pressure_pot" | "slow_cooker" | "pit" | "bath" | "coals" | "probe";
+        /** @description A thing with a name, taken by a dish from one moment to another. */
+        ThingTaken: {
+            /**
+             * Format: date-time
+             * @description From.
+             */
+            from: string;
+            /** @description It is lent out. */
+            lent: boolean;
+            /** @description What it is called. */
+            name: string;
+            /** @description What it is taken for. */
+            taken_as: components["schemas"]["TakenAs"];
+            /** @description The thing. */
+            thing: string;
+            /**
+             * Format: date-time
+             * @description To.
+             */
+            to: string;
+        };
         /** @description A thing with a name of its own. */
         Thing_Bath: {
             /** @description What plans know it by; it stays when it gets another name. */
@@ -9021,6 +9051,74 @@ export interface components {
             name: string;
         };
         /** @description A thing with a name of its own. */
+        Thing_PotMeasures: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A pot or tin, round or rectangular, as the cook describes it. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Inner diameter of a round vessel, cm.
+                 */
+                diameter_cm?: number | null;
+                /**
+                 * Format: double
+                 * @description Inner height, cm.
+                 */
+                height_cm?: number | null;
+                /**
+                 * Format: double
+                 * @description Inner length of a rectangular vessel, cm.
+                 */
+                length_cm?: number | null;
+                lid?: components["schemas"]["Lid"] | null;
+                material?: components["schemas"]["Material"] | null;
+                /**
+                 * Format: double
+                 * @description Inner width of a rectangular vessel, cm.
+                 */
+                width_cm?: number | null;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_PotMeasuresInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A pot or tin, round or rectangular, as the cook describes it. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Inner diameter of a round vessel, cm.
+                 */
+                diameter_cm?: number | null;
+                /**
+                 * Format: double
+                 * @description Inner height, cm.
+                 */
+                height_cm?: number | null;
+                /**
+                 * Format: double
+                 * @description Inner length of a rectangular vessel, cm.
+                 */
+                length_cm?: number | null;
+                lid?: components["schemas"]["Lid"] | null;
+                material?: components["schemas"]["Material"] | null;
+                /**
+                 * Format: double
+                 * @description Inner width of a rectangular vessel, cm.
+                 */
+                width_cm?: number | null;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
         Thing_PressurePot: {
             /** @description What plans know it by; it stays when it gets another name. */
             id: string;
@@ -9175,74 +9273,6 @@ export interface components {
             lent: boolean;
             /** @description A pair of hands, or something that has no measures. */
             measures: Record<string, never>;
-            /** @description What its cook calls it. */
-            name: string;
-        };
-        /** @description A thing with a name of its own. */
-        Thing_Vessel: {
-            /** @description What plans know it by; it stays when it gets another name. */
-            id: string;
-            /** @description Lent out, or broken: it stands here and is not free. */
-            lent?: boolean;
-            /** @description A pot or tin, round or rectangular, as the cook describes it. */
-            measures: {
-                /**
-                 * Format: double
-                 * @description Inner diameter of a round vessel, cm.
-                 */
-                diameter_cm?: number | null;
-                /**
-                 * Format: double
-                 * @description Inner height, cm.
-                 */
-                height_cm?: number | null;
-                /**
-                 * Format: double
-                 * @description Inner length of a rectangular vessel, cm.
-                 */
-                length_cm?: number | null;
-                lid?: components["schemas"]["Lid"] | null;
-                material?: components["schemas"]["Material"] | null;
-                /**
-                 * Format: double
-                 * @description Inner width of a rectangular vessel, cm.
-                 */
-                width_cm?: number | null;
-            };
-            /** @description What its cook calls it. */
-            name: string;
-        };
-        /** @description A thing with a name of its own. */
-        Thing_VesselInFull: {
-            /** @description What plans know it by; it stays when it gets another name. */
-            id: string;
-            /** @description Lent out, or broken: it stands here and is not free. */
-            lent: boolean;
-            /** @description A pot or tin, round or rectangular, as the cook describes it. */
-            measures: {
-                /**
-                 * Format: double
-                 * @description Inner diameter of a round vessel, cm.
-                 */
-                diameter_cm?: number | null;
-                /**
-                 * Format: double
-                 * @description Inner height, cm.
-                 */
-                height_cm?: number | null;
-                /**
-                 * Format: double
-                 * @description Inner length of a rectangular vessel, cm.
-                 */
-                length_cm?: number | null;
-                lid?: components["schemas"]["Lid"] | null;
-                material?: components["schemas"]["Material"] | null;
-                /**
-                 * Format: double
-                 * @description Inner width of a rectangular vessel, cm.
-                 */
-                width_cm?: number | null;
-            };
             /** @description What its cook calls it. */
             name: string;
         };
@@ -9466,31 +9496,6 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
-        /** @description A pot or tin, round or rectangular, as the cook describes it. */
-        Vessel: {
-            /**
-             * Format: double
-             * @description Inner diameter of a round vessel, cm.
-             */
-            diameter_cm?: number | null;
-            /**
-             * Format: double
-             * @description Inner height, cm.
-             */
-            height_cm?: number | null;
-            /**
-             * Format: double
-             * @description Inner length of a rectangular vessel, cm.
-             */
-            length_cm?: number | null;
-            lid?: components["schemas"]["Lid"] | null;
-            material?: components["schemas"]["Material"] | null;
-            /**
-             * Format: double
-             * @description Inner width of a rectangular vessel, cm.
-             */
-            width_cm?: number | null;
-        };
         /**
          * @description What a rich plate wants.
          * @enum {string}
@@ -9510,11 +9515,6 @@ export interface components {
             things: number;
             /** @description In words. */
             words: string;
-        };
-        /** @description One way: its best variant, and the others. */
-        Way: components["schemas"]["Choice"] & {
-            /** @description The others, best first. */
-            variants: components["schemas"]["Choice"][];
         };
         /** @description What a way out changes. */
         WayChange: {
@@ -9661,7 +9661,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -9670,7 +9670,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -9679,7 +9679,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -9688,7 +9688,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -9697,7 +9697,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -9727,7 +9727,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -9736,7 +9736,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -9745,7 +9745,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -9754,7 +9754,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -9763,7 +9763,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -9772,7 +9772,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -9781,7 +9781,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -9815,7 +9815,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -9824,7 +9824,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -9833,7 +9833,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -9842,7 +9842,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -9851,7 +9851,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -9860,7 +9860,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -9869,7 +9869,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -9878,7 +9878,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -9887,7 +9887,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -9896,7 +9896,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -9924,7 +9924,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -9933,7 +9933,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -9942,7 +9942,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -9951,7 +9951,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -9960,7 +9960,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -9969,7 +9969,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -9978,7 +9978,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10008,7 +10008,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10017,7 +10017,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -10026,7 +10026,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -10035,7 +10035,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10044,7 +10044,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10053,7 +10053,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10062,7 +10062,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10096,7 +10096,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -10105,7 +10105,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10114,7 +10114,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -10123,7 +10123,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -10132,7 +10132,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -10141,7 +10141,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -10150,7 +10150,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10159,7 +10159,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10168,7 +10168,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10177,7 +10177,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10207,7 +10207,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10216,7 +10216,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -10225,7 +10225,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -10234,7 +10234,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10243,7 +10243,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10252,7 +10252,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10261,7 +10261,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10291,7 +10291,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10300,7 +10300,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -10309,7 +10309,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -10318,7 +10318,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10327,7 +10327,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10336,7 +10336,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10345,7 +10345,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10375,7 +10375,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10384,7 +10384,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -10393,7 +10393,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -10402,7 +10402,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10411,7 +10411,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10420,7 +10420,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10429,7 +10429,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10457,7 +10457,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10466,7 +10466,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10475,7 +10475,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10484,7 +10484,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10493,7 +10493,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10521,7 +10521,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10530,7 +10530,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10539,7 +10539,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10548,7 +10548,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10557,7 +10557,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10589,7 +10589,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -10598,7 +10598,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10607,7 +10607,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -10616,7 +10616,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -10625,7 +10625,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -10634,7 +10634,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description After wrong ones: wait first, as long as `retry-after` says. */
@@ -10643,7 +10643,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10652,7 +10652,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10661,7 +10661,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10670,7 +10670,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10696,7 +10696,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10705,7 +10705,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10714,7 +10714,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10723,7 +10723,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10732,7 +10732,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10760,7 +10760,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10769,7 +10769,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10778,7 +10778,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10787,7 +10787,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10796,7 +10796,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10822,7 +10822,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10831,7 +10831,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10840,7 +10840,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10849,7 +10849,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10858,7 +10858,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10886,7 +10886,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10895,7 +10895,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -10904,7 +10904,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -10913,7 +10913,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -10922,7 +10922,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -10931,7 +10931,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -10940,7 +10940,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -10971,7 +10971,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -10980,7 +10980,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -10989,7 +10989,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -10998,7 +10998,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11007,7 +11007,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11016,7 +11016,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11025,7 +11025,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11053,7 +11053,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11062,7 +11062,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11071,7 +11071,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11080,7 +11080,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11089,7 +11089,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11117,7 +11117,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11126,7 +11126,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11135,7 +11135,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11144,7 +11144,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11153,7 +11153,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11185,7 +11185,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -11194,7 +11194,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11203,7 +11203,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -11212,7 +11212,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -11221,7 +11221,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -11230,7 +11230,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11239,7 +11239,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11248,7 +11248,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11257,7 +11257,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11285,7 +11285,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11294,7 +11294,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11303,7 +11303,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description It runs, and nothing can be kept. */
@@ -11321,7 +11321,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11353,7 +11353,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -11362,7 +11362,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11371,7 +11371,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -11380,7 +11380,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Another file is coming in. */
@@ -11389,7 +11389,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -11398,7 +11398,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -11407,7 +11407,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11416,7 +11416,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11425,7 +11425,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11434,7 +11434,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11466,7 +11466,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -11475,7 +11475,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11484,7 +11484,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -11493,7 +11493,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -11502,7 +11502,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -11511,7 +11511,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11520,7 +11520,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11529,7 +11529,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11538,7 +11538,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11570,7 +11570,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -11579,7 +11579,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11588,7 +11588,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -11597,7 +11597,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The kitchen answers on its own machine only. */
@@ -11606,7 +11606,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -11615,7 +11615,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -11624,7 +11624,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11633,7 +11633,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11642,7 +11642,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11651,7 +11651,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11679,7 +11679,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11688,7 +11688,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11697,7 +11697,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11706,7 +11706,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11715,7 +11715,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11747,7 +11747,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -11756,7 +11756,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11765,7 +11765,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -11774,7 +11774,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Another version was saved in between. */
@@ -11783,7 +11783,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -11792,7 +11792,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -11801,7 +11801,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11810,7 +11810,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11819,7 +11819,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11828,7 +11828,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11856,7 +11856,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11865,7 +11865,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11874,7 +11874,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11883,7 +11883,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11892,7 +11892,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -11922,7 +11922,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -11931,7 +11931,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -11940,7 +11940,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -11949,7 +11949,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -11958,7 +11958,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -11967,7 +11967,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -11976,7 +11976,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12004,7 +12004,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12013,7 +12013,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12022,7 +12022,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12031,7 +12031,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12040,7 +12040,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12073,7 +12073,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12082,7 +12082,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -12091,7 +12091,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -12100,7 +12100,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12109,7 +12109,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12118,7 +12118,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12127,7 +12127,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12159,7 +12159,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -12168,7 +12168,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12177,7 +12177,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -12186,7 +12186,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -12195,7 +12195,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -12204,7 +12204,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12213,7 +12213,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12222,7 +12222,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12231,7 +12231,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12263,7 +12263,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -12272,7 +12272,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12281,7 +12281,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -12290,7 +12290,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -12299,7 +12299,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -12308,7 +12308,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12317,7 +12317,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12326,7 +12326,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12335,7 +12335,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12367,7 +12367,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -12376,7 +12376,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12385,7 +12385,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -12394,7 +12394,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -12403,7 +12403,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -12412,7 +12412,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12421,7 +12421,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12430,7 +12430,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12439,7 +12439,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12458,7 +12458,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Row"][];
+                    "application/json": components["schemas"]["OverviewRow"][];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -12467,7 +12467,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12476,7 +12476,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12485,7 +12485,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12494,7 +12494,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12503,7 +12503,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12531,7 +12531,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12540,7 +12540,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12549,7 +12549,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12558,7 +12558,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12567,7 +12567,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12597,7 +12597,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12606,7 +12606,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -12615,7 +12615,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -12624,7 +12624,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12633,7 +12633,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12642,7 +12642,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12651,7 +12651,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12682,7 +12682,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12691,7 +12691,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -12700,7 +12700,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -12709,7 +12709,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12718,7 +12718,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12727,7 +12727,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12736,7 +12736,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12771,7 +12771,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12780,7 +12780,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -12789,7 +12789,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -12798,7 +12798,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12807,7 +12807,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12816,7 +12816,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12825,7 +12825,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12853,7 +12853,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12862,7 +12862,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -12871,7 +12871,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -12880,7 +12880,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -12889,7 +12889,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -12898,7 +12898,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -12907,7 +12907,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -12941,7 +12941,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -12950,7 +12950,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -12959,7 +12959,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -12968,7 +12968,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -12977,7 +12977,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -12986,7 +12986,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -12995,7 +12995,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13004,7 +13004,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13013,7 +13013,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13022,7 +13022,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13050,7 +13050,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13059,7 +13059,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13068,7 +13068,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13077,7 +13077,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13086,7 +13086,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13116,7 +13116,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -13125,7 +13125,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13134,7 +13134,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -13143,7 +13143,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -13152,7 +13152,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -13161,7 +13161,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description After wrong ones: wait first, as long as `retry-after` says. */
@@ -13170,7 +13170,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13179,7 +13179,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13188,7 +13188,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13197,7 +13197,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13225,7 +13225,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13234,7 +13234,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13243,7 +13243,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13252,7 +13252,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13261,7 +13261,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13291,7 +13291,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13300,7 +13300,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -13309,7 +13309,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -13318,7 +13318,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13327,7 +13327,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13336,7 +13336,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13345,7 +13345,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13379,7 +13379,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -13388,7 +13388,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13397,7 +13397,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -13406,7 +13406,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -13415,7 +13415,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Another version was saved in between. */
@@ -13424,7 +13424,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -13433,7 +13433,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -13442,7 +13442,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13451,7 +13451,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13460,7 +13460,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13469,7 +13469,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13497,7 +13497,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13506,7 +13506,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -13515,7 +13515,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -13524,7 +13524,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13533,7 +13533,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13542,7 +13542,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13551,7 +13551,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13581,7 +13581,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13590,7 +13590,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -13599,7 +13599,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -13608,7 +13608,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13617,7 +13617,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13626,7 +13626,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13635,7 +13635,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13665,7 +13665,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13674,7 +13674,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -13683,7 +13683,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -13692,7 +13692,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13701,7 +13701,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13710,7 +13710,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13719,7 +13719,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13749,7 +13749,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13758,7 +13758,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -13767,7 +13767,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -13776,7 +13776,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13785,7 +13785,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13794,7 +13794,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13803,7 +13803,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13834,7 +13834,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13843,7 +13843,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -13852,7 +13852,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -13861,7 +13861,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13870,7 +13870,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13879,7 +13879,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13888,7 +13888,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -13918,7 +13918,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -13927,7 +13927,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -13936,7 +13936,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -13945,7 +13945,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -13954,7 +13954,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -13963,7 +13963,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -13972,7 +13972,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14004,7 +14004,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -14013,7 +14013,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14022,7 +14022,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -14031,7 +14031,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -14040,7 +14040,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -14049,7 +14049,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14058,7 +14058,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14067,7 +14067,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14076,7 +14076,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14108,7 +14108,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -14117,7 +14117,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14126,7 +14126,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -14135,7 +14135,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -14144,7 +14144,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -14153,7 +14153,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14162,7 +14162,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14171,7 +14171,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14180,7 +14180,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14212,7 +14212,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -14221,7 +14221,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14230,7 +14230,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -14239,7 +14239,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -14248,7 +14248,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -14257,7 +14257,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14266,7 +14266,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14275,7 +14275,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14284,7 +14284,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14316,7 +14316,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -14325,7 +14325,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14334,7 +14334,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -14343,7 +14343,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -14352,7 +14352,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -14361,7 +14361,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14370,7 +14370,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14379,7 +14379,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14388,7 +14388,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14416,7 +14416,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14425,7 +14425,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -14434,7 +14434,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -14443,7 +14443,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14452,7 +14452,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14461,7 +14461,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14470,7 +14470,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14498,7 +14498,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14507,7 +14507,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14516,7 +14516,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14525,7 +14525,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14534,7 +14534,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14568,7 +14568,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14577,7 +14577,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -14586,7 +14586,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -14595,7 +14595,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14604,7 +14604,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14613,7 +14613,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14622,7 +14622,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14657,7 +14657,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -14666,7 +14666,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14675,7 +14675,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -14684,7 +14684,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -14693,7 +14693,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -14702,7 +14702,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -14711,7 +14711,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14720,7 +14720,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14729,7 +14729,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14738,7 +14738,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14770,7 +14770,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -14779,7 +14779,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14788,7 +14788,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -14797,7 +14797,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -14806,7 +14806,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -14815,7 +14815,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14824,7 +14824,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14833,7 +14833,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14842,7 +14842,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14870,7 +14870,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14879,7 +14879,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14888,7 +14888,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -14897,7 +14897,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -14906,7 +14906,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14938,7 +14938,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -14947,7 +14947,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -14956,7 +14956,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -14965,7 +14965,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -14974,7 +14974,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -14983,7 +14983,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -14992,7 +14992,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15001,7 +15001,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15010,7 +15010,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15038,7 +15038,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15047,7 +15047,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15056,7 +15056,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15065,7 +15065,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15074,7 +15074,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15106,7 +15106,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -15115,7 +15115,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15124,7 +15124,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -15133,7 +15133,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -15142,7 +15142,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -15151,7 +15151,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15160,7 +15160,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15169,7 +15169,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15178,7 +15178,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15210,7 +15210,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -15219,7 +15219,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15228,7 +15228,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -15237,7 +15237,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -15246,7 +15246,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -15255,7 +15255,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15264,7 +15264,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15273,7 +15273,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15282,7 +15282,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15310,7 +15310,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15319,7 +15319,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15328,7 +15328,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15337,7 +15337,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15346,7 +15346,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15374,7 +15374,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15383,7 +15383,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15392,7 +15392,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15401,7 +15401,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15410,7 +15410,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15438,7 +15438,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15447,7 +15447,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -15456,7 +15456,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -15465,7 +15465,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15474,7 +15474,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15483,7 +15483,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15492,7 +15492,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15520,7 +15520,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15529,7 +15529,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description There is no such thing. */
@@ -15538,7 +15538,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description What the address names, or what is kept of it, can't be used. */
@@ -15547,7 +15547,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15556,7 +15556,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15565,7 +15565,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15574,7 +15574,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15606,7 +15606,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -15615,7 +15615,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15624,7 +15624,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -15633,7 +15633,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -15642,7 +15642,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -15651,7 +15651,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15660,7 +15660,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15669,7 +15669,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15678,7 +15678,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15710,7 +15710,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -15719,7 +15719,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15728,7 +15728,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -15737,7 +15737,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -15746,7 +15746,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -15755,7 +15755,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15764,7 +15764,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15773,7 +15773,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15782,7 +15782,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -15814,7 +15814,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -15823,7 +15823,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
@@ -15832,7 +15832,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description The rest of what was sent did not come. */
@@ -15841,7 +15841,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description More was sent than is taken. */
@@ -15850,7 +15850,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
@@ -15859,7 +15859,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description A fault of the server's own. */
@@ -15868,7 +15868,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
@@ -15877,7 +15877,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Nothing can be kept: the disk is full. */
@@ -15886,7 +15886,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -16,7 +16,7 @@ export const bandTimes = (ready: Pick<Schemas['Ready'], 'p10' | 'p50' | 'p90'>):
 export type Work = { begins: number; lift: number; plates: number };
 
 /** How a way is drawn: what was answered for it, in ms. */
-export const workOf = (drawn: Schemas['Drawn']): Work => ({
+export const workOf = (drawn: Schemas['DrawnHours']): Work => ({
   begins: millis(drawn.begins),
   lift: millis(drawn.lift),
   plates: millis(drawn.plates),

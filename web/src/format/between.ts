@@ -8,7 +8,7 @@ import { millis } from './time';
 
 type Depth = Schemas['Depth'];
 type Choice = Schemas['Choice'];
-type Drawn = Schemas['Drawn'];
+type Drawn = Schemas['DrawnHours'];
 
 function between<P>(points: readonly P[], x: (point: P) => number, y: (point: P) => number, at: number) {
   const after = points.findIndex((point) => x(point) >= at);

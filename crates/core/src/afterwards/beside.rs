@@ -4,7 +4,7 @@ use ergastic_words::{Message, Percent, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::meat::Meat;
+use super::meat::LiftedMeat;
 use crate::bench::{Carrier, Food, Larder, Level, MarinadeOf, label};
 use crate::finish::{SauceRequest, Target};
 use crate::plan::Plan;
@@ -118,7 +118,7 @@ fn leans(plan: &Plan) -> Leans {
 }
 
 /// What belongs beside a dish with such meat and liquid.
-pub(super) fn beside(plan: &Plan, meat: &Meat, sauce: Option<&SauceRequest>, voice: Voice) -> Vec<Beside> {
+pub(super) fn beside(plan: &Plan, meat: &LiftedMeat, sauce: Option<&SauceRequest>, voice: Voice) -> Vec<Beside> {
     let litres = sauce.and_then(|sauce| sauce.liquid_l).unwrap_or(1.0);
     let acid = sauce.and_then(|sauce| sauce.acid_g).unwrap_or(0.0) / 1000.0 / litres;
     let bitter = sauce.is_some_and(|sauce| sauce.bitter);

@@ -2,14 +2,16 @@
 
 use std::f64::consts::PI;
 
-use ergastic_words::{Dial, Guide, Length, Mass, Message, Minutes, Span, Spoons, Voice, Volume, afterwards as say};
+use ergastic_words::{
+    Dial, Guide, Length, Mass, Message, Minutes, RoughMinutes, Spoons, Voice, Volume, afterwards as say,
+};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::meat::Meat;
+use super::meat::LiftedMeat;
 use super::reheat::{OVEN_C, fives, in_the_fridge_min, in_the_oven_min};
 use crate::cuts::EatenAs;
-use crate::finish::{Share, Thickener};
+use crate::finish::{ShareOfLiquid, Thickener};
 use ergastic_physics::body::DENSITY;
 
 /// How it is made up.
@@ -73,7 +75,7 @@ impl MadeUp {
 }
 
 /// What such meat can be made up to, with the liquid it is bound by.
-pub(super) fn cold_portions(meat: &Meat, liquid: Option<Share>, voice: Voice) -> Vec<ColdPortion> {
+pub(super) fn cold_portions(meat: &LiftedMeat, liquid: Option<ShareOfLiquid>, voice: Voice) -> Vec<ColdPortion> {
     let to_c = voice.food_code().reheat_c();
     let made = |made_up: MadeUp, said: Message, chill_min: f64, pieces: u32, heated: Option<[f64; 3]>| {
         let heat_min = heated.map_or(0.0, |sides| fives(in_the_oven_min(sides, to_c)));
@@ -92,7 +94,7 @@ pub(super) fn cold_portions(meat: &Meat, liquid: Option<Share>, voice: Voice) ->
         let slice_kg = DENSITY * PRESSED_SLICE_MM * thin * wide * 1e-9;
         let slices = count(meat.kg / slice_kg);
         let weight = Mass((PRESSED_UNDER * meat.kg).max(MIN_WEIGHT_KG).ceil());
-        let said = say::cold_pressed(weight, Span(chill_min), slices, Length(PRESSED_SLICE_MM));
+        let said = say::cold_pressed(weight, RoughMinutes(chill_min), slices, Length(PRESSED_SLICE_MM));
         all.push(made(MadeUp::Pressed, said, chill_min, slices, None));
     }
     if let Some(liquid) = liquid {
@@ -104,14 +106,14 @@ pub(super) fn cold_portions(meat: &Meat, liquid: Option<Share>, voice: Voice) ->
         let pieces = count((meat.kg + litres) / PIECE_KG);
         let gelatin = Spoons { grams: missing_g, teaspoon_g: Thickener::Gelatin.teaspoon_g() };
         let tin = Volume(((meat.kg / DENSITY * 1000.0 + litres) * 4.0).ceil() / 4.0);
-        let said = say::cold_bound(Volume(litres), more, gelatin, tin, Span(chill_min), pieces);
+        let said = say::cold_bound(Volume(litres), more, gelatin, tin, RoughMinutes(chill_min), pieces);
         all.push(made(MadeUp::Bound, said, chill_min, pieces, Some(PIECE_MM)));
     }
     if !matches!(meat.eaten_as, EatenAs::Slice) {
         let chill_min = in_the_fridge_min([ROLL_MM, ROLL_MM, 6.0 * ROLL_MM], MADE_UP_C);
         let round_kg = DENSITY * PI / 4.0 * (ROLL_MM / 1000.0).powi(2) * ROUND_MM / 1000.0;
         let pieces = count(meat.kg / round_kg);
-        let said = say::cold_rolled(Length(ROLL_MM), Span(chill_min), pieces, Length(ROUND_MM));
+        let said = say::cold_rolled(Length(ROLL_MM), RoughMinutes(chill_min), pieces, Length(ROUND_MM));
         all.push(made(MadeUp::Rolled, said, chill_min, pieces, Some([ROUND_MM, ROLL_MM, ROLL_MM])));
     }
     all

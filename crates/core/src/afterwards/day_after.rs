@@ -1,11 +1,11 @@
 //! The dish kept for the day after: cooled, lifted clear of its fat, and warmed again.
 
-use ergastic_words::{Guide, Length, Mass, Message, Minutes, Span, Voice, afterwards as say};
+use ergastic_words::{Guide, Length, Mass, Message, Minutes, RoughMinutes, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::meat::Meat;
-use super::reheat::{Reheat, WarmedAs, fives, in_ice_water_min, in_the_oven_min};
+use super::meat::LiftedMeat;
+use super::reheat::{Rewarm, WarmedAs, fives, in_ice_water_min, in_the_oven_min};
 use crate::cuts::EatenAs;
 use crate::finish::{CoolIn, Cooled};
 use crate::safety::{COOKED_BAG_C, UNDER_FAT_C, cooled_by, keeps_days};
@@ -51,31 +51,31 @@ pub(super) struct PutAway<'a> {
     pub fat_mm: f64,
     /// Minutes of the sauce.
     pub sauce_min: f64,
-    pub reheats: &'a [Reheat],
+    pub reheats: &'a [Rewarm],
 }
 
 /// The steps as they are told.
-struct Told {
+struct DaySteps {
     steps: Vec<DayAfterStep>,
     day_min: f64,
     voice: Voice,
 }
 
-impl Told {
+impl DaySteps {
     fn add(&mut self, words: Message, why: Message, min: f64) {
         self.steps.push(DayAfterStep { words: self.voice.render(words), why: self.voice.render(why), min });
         self.day_min += min;
     }
 
     /// From a pot, or bare: in its liquid overnight.
-    fn out_of_a_pot(&mut self, meat: &Meat, away: &PutAway) {
+    fn out_of_a_pot(&mut self, meat: &LiftedMeat, away: &PutAway) {
         let code = self.voice.food_code();
         let tray = away.cooled.iter().find(|way| way.cool_in == CoolIn::Trays);
         let ice = away.cooled.iter().find(|way| way.cool_in == CoolIn::IceBath && way.in_time && meat.wet);
         // Ice water where it is quick enough: one pot to wash, and the meat stays in its liquid.
         let (key, cools) = if ice.is_some() { ("ice_bath", ice) } else { ("trays", tray) };
         let to_cold_min = cools.map_or(0.0, |way| way.to_cold_min);
-        self.add(say::day_cool(key, Span(to_cold_min)), say::day_cool_why(cooled_by(self.voice)), 0.0);
+        self.add(say::day_cool(key, RoughMinutes(to_cold_min)), say::day_cool_why(cooled_by(self.voice)), 0.0);
         self.add(say::day_chill(Guide(code.cold_c())), say::day_chill_why(), 0.0);
         if meat.wet && away.fat_mm >= NO_PLATE_MM {
             let plate = say::day_lift_fat(Mass(away.fat_l * FAT_KG_PER_L), Length(away.fat_mm));
@@ -93,7 +93,7 @@ impl Told {
         self.warm(meat, away);
     }
 
-    fn warm(&mut self, meat: &Meat, away: &PutAway) {
+    fn warm(&mut self, meat: &LiftedMeat, away: &PutAway) {
         let wanted = if slices(meat) { WarmedAs::Slices } else { WarmedAs::Chunks };
         let warms_min = away.reheats.iter().find(|way| way.warmed_as == wanted).map_or(20.0, |way| way.min);
         let to = Guide(self.voice.food_code().reheat_c());
@@ -101,9 +101,9 @@ impl Told {
     }
 
     /// From a bag: unopened under ice water, and unopened until it is eaten.
-    fn out_of_a_bag(&mut self, meat: &Meat, away: &PutAway) {
+    fn out_of_a_bag(&mut self, meat: &LiftedMeat, away: &PutAway) {
         let code = self.voice.food_code();
-        let cools = Span(fives(in_ice_water_min(meat.sides_mm, code.cold_c())));
+        let cools = RoughMinutes(fives(in_ice_water_min(meat.sides_mm, code.cold_c())));
         self.add(say::day_cool_bag(cools), say::day_cool_bag_why(cooled_by(self.voice)), 0.0);
         let days = keeps_days(code)[1];
         let chill = say::day_chill_bag(days, Guide(code.cold_c()));
@@ -112,10 +112,10 @@ impl Told {
     }
 
     /// From its fat: under it, cold, and crisped.
-    fn out_of_fat(&mut self, meat: &Meat) {
+    fn out_of_fat(&mut self, meat: &LiftedMeat) {
         let code = self.voice.food_code();
         self.add(say::day_pour_fat(), say::day_pour_fat_why(), 0.0);
-        let cools = Span(fives(in_ice_water_min(meat.sides_mm, code.cold_c())));
+        let cools = RoughMinutes(fives(in_ice_water_min(meat.sides_mm, code.cold_c())));
         self.add(say::day_cool_fat(cools), say::day_cool_bag_why(cooled_by(self.voice)), 0.0);
         let days = keeps_days(code)[1];
         self.add(say::day_chill_fat(days, Guide(UNDER_FAT_C)), say::day_chill_fat_why(), 0.0);
@@ -124,17 +124,17 @@ impl Told {
     }
 }
 
-fn slices(meat: &Meat) -> bool {
+fn slices(meat: &LiftedMeat) -> bool {
     matches!(meat.eaten_as, EatenAs::Slice | EatenAs::Probe)
 }
 
-pub(super) fn day_after(meat: &Meat, away: &PutAway, voice: Voice) -> DayAfter {
-    let mut told = Told { steps: Vec::new(), day_min: 0.0, voice };
+pub(super) fn day_after(meat: &LiftedMeat, away: &PutAway, voice: Voice) -> DayAfter {
+    let mut told = DaySteps { steps: Vec::new(), day_min: 0.0, voice };
     match meat.cooked_in {
         CookedIn::Pot => told.out_of_a_pot(meat, away),
         CookedIn::Bag => told.out_of_a_bag(meat, away),
         CookedIn::Fat => told.out_of_fat(meat),
     }
     let day_min = fives(told.day_min);
-    DayAfter { steps: told.steps, begin_min: day_min, words: voice.render(say::day_ahead(Span(day_min))) }
+    DayAfter { steps: told.steps, begin_min: day_min, words: voice.render(say::day_ahead(RoughMinutes(day_min))) }
 }

@@ -1,13 +1,14 @@
 //! Keeping it hot: where, how warm, and for how long until it has gone too far or is no longer safe.
 
-use ergastic_words::{Guide, Mass, Minutes, Span, Voice, afterwards as say};
+use ergastic_words::{Guide, Mass, Minutes, RoughMinutes, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
-use super::meat::Meat;
+use super::meat::LiftedMeat;
 use crate::ways::USUAL_KEEP_WARM_C;
+use ergastic_physics::parameters::Parameters;
 use ergastic_physics::places::ROOM_C;
 use ergastic_physics::tender::rate;
 use ergastic_physics::vessel::WATER_SPECIFIC_HEAT;
@@ -63,8 +64,6 @@ const BOX_H: (f64, f64) = (5.0, 1.6);
 const DISH_KG: f64 = 1.5;
 const DISH_M2: f64 = 0.12;
 const DISH_C: f64 = 75.0;
-/// From an open dish to the room, its steam included, W/(m² K). Working value.
-const DISH_COEFFICIENT: f64 = 11.0;
 
 impl HoldIn {
     /// All of them, the usual first.
@@ -90,7 +89,7 @@ impl HoldIn {
     }
 
     /// Holding such meat there with so much liquid, L.
-    fn hold(self, meat: &Meat, liquid_l: f64, voice: Voice) -> Hold {
+    fn hold(self, meat: &LiftedMeat, liquid_l: f64, voice: Voice) -> Hold {
         let hot_c = voice.food_code().hot_hold_c();
         let kilos = meat.kg + liquid_l;
         let (mut dose, mut overcooked_h, mut safe_h) = (meat.tenderness, None, None);
@@ -108,9 +107,9 @@ impl HoldIn {
         }
         let at_c = self.at_c(0.0, kilos);
         let lasts = match (overcooked_h, safe_h) {
-            (Some(far), _) if far < NOT_WORTH_H => say::hold_not(Span(NOT_WORTH_H * 60.0)),
-            (Some(far), safe) if safe.is_none_or(|safe| far <= safe) => say::hold_overcooked(Span(far * 60.0)),
-            (_, Some(safe)) => say::hold_cools(Span(safe * 60.0), Guide(hot_c)),
+            (Some(far), _) if far < NOT_WORTH_H => say::hold_not(RoughMinutes(NOT_WORTH_H * 60.0)),
+            (Some(far), safe) if safe.is_none_or(|safe| far <= safe) => say::hold_overcooked(RoughMinutes(far * 60.0)),
+            (_, Some(safe)) => say::hold_cools(RoughMinutes(safe * 60.0), Guide(hot_c)),
             _ => say::hold_a_day(),
         };
         Hold {
@@ -126,7 +125,7 @@ impl HoldIn {
 }
 
 /// Every way of holding such meat with its liquid, L; without any it is not laid in a pot or on a flame.
-pub(super) fn holds(meat: &Meat, liquid_l: f64, voice: Voice) -> Vec<Hold> {
+pub(super) fn holds(meat: &LiftedMeat, liquid_l: f64, voice: Voice) -> Vec<Hold> {
     let goes = |way: &HoldIn| meat.wet || !matches!(way, HoldIn::Flame | HoldIn::KeepWarm);
     HoldIn::ALL.into_iter().filter(goes).map(|way| way.hold(meat, liquid_l, voice)).collect()
 }
@@ -134,7 +133,7 @@ pub(super) fn holds(meat: &Meat, liquid_l: f64, voice: Voice) -> Vec<Hold> {
 /// How it is held for guests who come and go.
 pub(super) fn party(voice: Voice) -> String {
     let hot_c = voice.food_code().hot_hold_c();
-    let time_s = DISH_KG * WATER_SPECIFIC_HEAT / (DISH_COEFFICIENT * DISH_M2);
+    let time_s = DISH_KG * WATER_SPECIFIC_HEAT / (Parameters::USUAL.after.room_air * DISH_M2);
     let min = time_s / 60.0 * ((DISH_C - ROOM_C) / (hot_c - ROOM_C)).ln();
     voice.render(say::party(Mass(DISH_KG), Guide(hot_c), Minutes((min / 5.0).floor() * 5.0)))
 }

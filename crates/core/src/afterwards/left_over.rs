@@ -7,10 +7,10 @@ use serde_with::skip_serializing_none;
 use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
-use super::meat::Meat;
+use super::meat::LiftedMeat;
 use crate::bench::{Ingredient, Larder};
 use crate::clock::plus_minutes;
-use crate::finish::{Remains, SAUCE_A_HEAD_L, Share, Target};
+use crate::finish::{Remains, SAUCE_A_HEAD_L, ShareOfLiquid, Target};
 use crate::kitchen::Kept;
 use crate::safety::keeps_days;
 use ergastic_physics::juices::FAT_KG_PER_L;
@@ -96,7 +96,7 @@ pub(super) struct Of<'a> {
 }
 
 impl Of<'_> {
-    fn left(&self, what: Left, litres: Option<Share>, kg: Option<f64>) -> LeftOver {
+    fn left(&self, what: Left, litres: Option<ShareOfLiquid>, kg: Option<f64>) -> LeftOver {
         let voice = self.voice;
         let code = voice.food_code();
         let days = keeps_days(code);
@@ -136,11 +136,11 @@ impl Of<'_> {
     }
 
     /// All that is left over of a meat and what the way to its sauce leaves.
-    pub(super) fn left_over(&self, meat: &Meat, remains: Option<&Remains>, target: Target) -> Vec<LeftOver> {
+    pub(super) fn left_over(&self, meat: &LiftedMeat, remains: Option<&Remains>, target: Target) -> Vec<LeftOver> {
         let mut left = Vec::new();
         if let Some(remains) = remains {
             let eaten_l = f64::from(meat.people) * eaten_l(target);
-            let sauce = Share { litres: remains.sauce.litres - eaten_l, ..remains.sauce };
+            let sauce = ShareOfLiquid { litres: remains.sauce.litres - eaten_l, ..remains.sauce };
             let liquids = [(Left::Sauce, sauce), (Left::Broth, remains.aside)];
             left.extend(
                 (liquids.into_iter().filter(|(_, share)| share.litres >= NO_L))

@@ -1,6 +1,6 @@
 //! The meat between the pot and the plate: kept warm, cut with its grain in mind, and how much of it a head.
 
-use ergastic_words::{Guide, Join, Length, Mass, Message, Minutes, Span, Voice, afterwards as say};
+use ergastic_words::{Guide, Join, Length, Mass, Message, Minutes, RoughMinutes, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -26,7 +26,7 @@ const ANGLES: [f64; 9] = [10.0, 20.0, 30.0, 40.0, 50.0, 60.0, 70.0, 80.0, 90.0];
 
 /// The meat that came out of the pot.
 #[derive(Debug, Clone, Copy)]
-pub(crate) struct Meat {
+pub(crate) struct LiftedMeat {
     /// Cooked and edible, kg.
     pub kg: f64,
     /// By the scales, or reckoned.
@@ -102,7 +102,7 @@ fn at_angle(thickness_mm: f64, angle_deg: f64, voice: Voice) -> AtAngle {
     AtAngle { angle_deg, fibre_mm, words: voice.render(said) }
 }
 
-impl Meat {
+impl LiftedMeat {
     fn slicing(&self, voice: Voice) -> Option<Slicing> {
         let thickness_mm = match self.eaten_as {
             EatenAs::Slice => SLICE_MM,
@@ -125,7 +125,7 @@ impl Meat {
         let after_h = (self.overcooked - self.tenderness) / an_hour - min / 60.0;
         Some(match after_h {
             hours if hours <= 0.0 => say::left_in_overcooked(Minutes(min)),
-            hours => say::left_in(Minutes(min), Span(hours * 60.0)),
+            hours => say::left_in(Minutes(min), RoughMinutes(hours * 60.0)),
         })
     }
 

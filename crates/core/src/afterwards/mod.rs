@@ -9,7 +9,7 @@ mod left_over;
 mod meat;
 mod reheat;
 
-use ergastic_words::{Guide, Span, Temperature, Voice, afterwards as say};
+use ergastic_words::{Guide, RoughMinutes, Temperature, Voice, afterwards as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
@@ -18,7 +18,7 @@ use utoipa::ToSchema;
 use crate::clock::minutes_between;
 use crate::error::Result;
 use crate::finish::{Cooled, Move, SauceRequest, ToCool, cooling, remains, sauce, stood_min};
-use crate::heat::pot::{Lid, Vessel};
+use crate::heat::pot::{Lid, PotMeasures};
 use crate::plan::Plan;
 use crate::safety::{Caution, DANGER_C, cooling as cool_fast, hot_hold};
 use crate::ways::CookedIn;
@@ -31,9 +31,9 @@ pub use day_after::{DayAfter, DayAfterStep};
 pub use hold::{Hold, HoldIn};
 pub use in_time::{InTime, Quicker};
 pub use left_over::{Left, LeftOver};
-pub(crate) use meat::Meat;
+pub(crate) use meat::LiftedMeat;
 pub use meat::{AtAngle, OnThePlate, Slicing};
-pub use reheat::{Reheat, WarmedAs};
+pub use reheat::{Rewarm, WarmedAs};
 
 /// Everything after the sauce.
 #[skip_serializing_none]
@@ -58,7 +58,7 @@ pub struct Afterwards {
     /// How long all of it does.
     pub cool_all: Vec<Cooled>,
     /// Every way of warming it again.
-    pub reheat: Vec<Reheat>,
+    pub reheat: Vec<Rewarm>,
     /// Kept whole for the day after.
     pub day_after: DayAfter,
     /// What it can be made up to, cold.
@@ -68,11 +68,11 @@ pub struct Afterwards {
 }
 
 /// A dish whose meat has left the pot.
-pub(crate) struct Dish<'a> {
+pub(crate) struct LiftedDish<'a> {
     /// The cook's own id.
     pub id: &'a str,
     pub plan: &'a Plan,
-    pub meat: Meat,
+    pub meat: LiftedMeat,
     pub sauce: &'a SauceRequest,
     /// Minutes until the sauce has to be poured, and now.
     pub left_min: f64,
@@ -85,15 +85,15 @@ pub(crate) struct Dish<'a> {
     pub voice: Voice,
 }
 
-impl Dish<'_> {
+impl LiftedDish<'_> {
     /// How long it has stood, if it is off the heat.
     fn stood(&self, food: &ToCool) -> Option<String> {
         let off_min = minutes_between(self.off_at?, self.now);
         let danger_min = stood_min(food, off_min, self.voice);
         let [cold, hot] = [self.voice.food_code().cold_c(), DANGER_C[1]].map(Guide);
         let said = match danger_min {
-            min if min < 1.0 => say::stood_hot(Span(off_min), hot),
-            min => say::stood(Span(off_min), Span(min), hot, cold, Temperature(food.room_c)),
+            min if min < 1.0 => say::stood_hot(RoughMinutes(off_min), hot),
+            min => say::stood(RoughMinutes(off_min), RoughMinutes(min), hot, cold, Temperature(food.room_c)),
         };
         (off_min >= 1.0).then(|| self.voice.render(said))
     }
@@ -111,10 +111,10 @@ fn cautions(cooked_in: CookedIn, voice: Voice) -> Vec<Caution> {
 ///
 /// # Errors
 /// Names the field that can't be used.
-pub(crate) fn afterwards(dish: &Dish) -> Result<Afterwards> {
-    let Dish { id, plan, meat, sauce: request, left_min, lifted, room_c, now, voice, .. } = dish;
+pub(crate) fn afterwards(dish: &LiftedDish) -> Result<Afterwards> {
+    let LiftedDish { id, plan, meat, sauce: request, left_min, lifted, room_c, now, voice, .. } = dish;
     let (meat, now, voice) = (meat, *now, *voice);
-    let pot = request.vessel.clone().unwrap_or_else(Vessel::default).resolve(Lid::None)?;
+    let pot = request.vessel.clone().unwrap_or_else(PotMeasures::default).resolve(Lid::None)?;
     let made = meat.wet.then(|| sauce(request)).transpose()?;
     let left = meat.wet.then(|| remains(request)).transpose()?;
     let liquid_l = left.as_ref().map_or(0.0, |left| left.sauce.litres + left.aside.litres);

@@ -50,7 +50,7 @@ pub struct Later {
 }
 
 /// What the computation needs to know of it. Minutes at a simmer of 97 °C. Practice.
-pub(crate) struct Times {
+pub(crate) struct AdditionTimes {
     pub done_min: f64,
     pub mush_min: f64,
     /// Whether heat softens it like a root, slower the cooler it is.
@@ -59,8 +59,8 @@ pub(crate) struct Times {
     side_mm: Option<f64>,
 }
 
-const fn times(done_min: f64, mush_min: f64, softens: bool, side_mm: Option<f64>) -> Times {
-    Times { done_min, mush_min, softens, side_mm }
+const fn times(done_min: f64, mush_min: f64, softens: bool, side_mm: Option<f64>) -> AdditionTimes {
+    AdditionTimes { done_min, mush_min, softens, side_mm }
 }
 
 impl Addition {
@@ -82,7 +82,7 @@ impl Addition {
     ];
 
     /// How long it takes.
-    pub(crate) fn times(self) -> Times {
+    pub(crate) fn times(self) -> AdditionTimes {
         match self {
             Self::Potato => times(20.0, 45.0, true, Some(40.0)),
             Self::Carrot => times(11.0, 35.0, true, Some(20.0)),

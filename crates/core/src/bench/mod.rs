@@ -13,7 +13,7 @@ use utoipa::ToSchema;
 
 use ergastic_words::{Message, errors, prepare as say};
 
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::heat::hob::HobKind;
 use crate::heat::pot::Material;
 
@@ -77,7 +77,7 @@ pub enum Surface {
 #[skip_serializing_none]
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
-pub struct Hob {
+pub struct BurnerAsked {
     /// Its power, W; the kitchen's where not given.
     #[schema(minimum = 200, maximum = 20000)]
     pub watts: Option<f64>,
@@ -313,7 +313,7 @@ pub struct Prepare {
     /// The pan, where it is not the kitchen's.
     pub pan: Option<Pan>,
     /// The burner, where it is not the kitchen's.
-    pub hob: Option<Hob>,
+    pub hob: Option<BurnerAsked>,
     /// Pieces in a batch, where the cook lays them otherwise.
     #[schema(minimum = 1, maximum = 500)]
     pub per_batch: Option<u32>,
@@ -474,7 +474,7 @@ impl Prepare {
         }
         for (name, length) in [("ingredients", self.ingredients.len()), ("later", self.later.len())] {
             if length > MAX_THINGS {
-                return Err(Error::new(Kind::OutOfRange, name, length, errors::at_most(MAX_THINGS as u32)));
+                return Err(Error::new(WhatIsWrong::OutOfRange, name, length, errors::at_most(MAX_THINGS as u32)));
             }
         }
         for (i, thing) in self.ingredients.iter().enumerate() {
@@ -484,7 +484,7 @@ impl Prepare {
             in_range(&format!("later[{i}].g"), thing.g, 1.0, 30_000.0, Unit::Grams)?;
         }
         if !self.base.facts().liquid {
-            return Err(Error::new(Kind::Unsuitable, "base", self.base.key(), errors::must_be_poured()));
+            return Err(Error::new(WhatIsWrong::Unsuitable, "base", self.base.key(), errors::must_be_poured()));
         }
         Ok(())
     }

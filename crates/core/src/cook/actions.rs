@@ -7,16 +7,19 @@ use utoipa::ToSchema;
 
 use super::event::Happened;
 use super::kinds::By;
-use super::pot::{NO_SPOONFUL_L, PotNow};
+use super::pot::PotNow;
 use super::status::Status;
 use super::task::{CookTask, TaskState};
-use crate::finish::Seasoned;
-use crate::forecast::Stage;
+use crate::finish::{MIN_SAUCE_L, Seasoned};
+use crate::forecast::ResolvedStage;
 use crate::heat::pot::Lid;
 use crate::kitchen::Lane;
 use crate::sheet::{Settled, Task, TaskId, TaskKind};
 use crate::tender::Check;
 use crate::ways::{Dialled, Set};
+
+/// Where a pot that is done is held, °C.
+pub(super) const POT_HOLDS_C: f64 = 70.0;
 
 /// Where an action leads.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -67,7 +70,7 @@ pub struct Asks {
     /// Ways to test the meat: a fork, turning it, sliding a probe in, wiggling the bone, eating a piece.
     pub ways: Vec<CheckWay>,
     /// What its heat is set to, and may be.
-    pub dial: Option<Dial>,
+    pub dial: Option<HeatDial>,
     /// How it may be covered, the lid that is on apart.
     pub lids: Vec<Action>,
     /// How the liquid's salt tastes; empty where there is none to taste.
@@ -91,7 +94,7 @@ pub struct CheckWay {
 
 /// What the heat is set to, and may be; logged as a change of that field of the heat.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Dial {
+pub struct HeatDial {
     /// The field of the heat.
     pub field: String,
     /// What it is called.
@@ -104,7 +107,7 @@ pub struct Dial {
     pub most_c: f64,
 }
 
-impl Dial {
+impl HeatDial {
     fn of(set: &Set, voice: Voice) -> Option<Self> {
         let Dialled { bounds, celsius, .. } = set.way().dial()?;
         let field = bounds.field.trim_start_matches("heat.");
@@ -113,7 +116,7 @@ impl Dial {
     }
 }
 
-fn lids(stage: &Stage, voice: Voice) -> Vec<Action> {
+fn lids(stage: &ResolvedStage, voice: Voice) -> Vec<Action> {
     let covers = stage.medium.is_pot() && !stage.medium.facts().locked;
     let others = [Lid::Tight, Lid::Loose, Lid::Ajar, Lid::None].into_iter();
     let others = others.filter(|lid| covers && *lid != stage.pot.lid);
@@ -138,7 +141,7 @@ fn done(task: TaskId, words: Message, voice: Voice) -> Action {
 }
 
 /// The stage that is running at a time after the meat met the heat.
-pub(super) fn running(worked: &Settled, min: f64) -> &Stage {
+pub(super) fn running(worked: &Settled, min: f64) -> &ResolvedStage {
     let spans = &worked.forecast.stages;
     let at = spans.iter().position(|span| span.to_min.is_none_or(|to| to > min));
     at.and_then(|at| worked.case.stages.get(at)).unwrap_or_else(|| worked.case.last())
@@ -202,15 +205,9 @@ pub(super) fn now(
 }
 
 impl Asks {
-    pub(super) fn of(
-        status: Status,
-        on_the_heat: bool,
-        pot: &PotNow,
-        stage: &Stage,
-        bones: bool,
-        voice: Voice,
-    ) -> Self {
-        let open = on_the_heat && status != Status::Closed;
+    /// What is asked while such a pot is open to be looked at; nothing before it is on the heat or once it is closed.
+    pub(super) fn of(open: bool, pot: &PotNow, stage: &ResolvedStage, worked: &Settled) -> Self {
+        let (bones, voice) = (worked.case.main().bone_pct > 0.0, worked.case.voice);
         let mut usual = By::ALL;
         // On a grate nobody forks: a probe is slid in.
         if !stage.medium.facts().forked {
@@ -229,10 +226,10 @@ impl Asks {
         });
         let taste = |salt: Seasoned| does(salt.key(), say::salt(salt.key()), Happened::Tasted { salt }, voice);
         let in_liquid = open && stage.medium.is_pot();
-        let spoonful = in_liquid && pot.liquid_l > NO_SPOONFUL_L;
+        let spoonful = in_liquid && pot.liquid_l > MIN_SAUCE_L;
         Self {
             ways: if open { ways.collect() } else { Vec::new() },
-            dial: Dial::of(&stage.medium, voice).filter(|_| open),
+            dial: HeatDial::of(&stage.medium, voice).filter(|_| open),
             lids: if open { lids(stage, voice) } else { Vec::new() },
             taste: if spoonful { Seasoned::ALL.map(taste).into() } else { Vec::new() },
             measures: open,

@@ -4,7 +4,7 @@
 //! An alarm is made of the tasks and of what happened alone, so that every screen rings for the same, a screen that was away
 //! rings when it is back, and an answer on one silences all.
 
-use ergastic_words::{Difference, Message, Span, Voice, Volume, cook as say};
+use ergastic_words::{Difference, Message, RoughMinutes, Voice, Volume, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -94,8 +94,8 @@ impl Costs<'_> {
         let late = |min: f64| {
             let spare = minutes_between(self.served_at, self.serve_at);
             match min - spare.max(0.0) {
-                over if over > 0.0 => say::later_plates(Span(over.ceil())),
-                _ => say::later_in_hand(Span((spare - min).max(0.0).floor())),
+                over if over > 0.0 => say::later_plates(RoughMinutes(over.ceil())),
+                _ => say::later_in_hand(RoughMinutes((spare - min).max(0.0).floor())),
             }
         };
         let then = plus_minutes(now, min);
@@ -106,7 +106,7 @@ impl Costs<'_> {
             },
             TaskKind::Check => match task.window {
                 Some(window) if window.to >= then => say::later_nothing(),
-                _ => say::later_blind(Span(min)),
+                _ => say::later_blind(RoughMinutes(min)),
             },
             TaskKind::Tend => say::later_fire(),
             TaskKind::Wrap => say::later_wrap(),
@@ -212,7 +212,7 @@ pub(super) fn alarms(
         id: "dry".into(),
         sound: Sound::Trouble,
         at: now.min(at),
-        words: voice.render(say::dry_alarm(Span(minutes_between(now, at).max(0.0)))),
+        words: voice.render(say::dry_alarm(RoughMinutes(minutes_between(now, at).max(0.0)))),
         why: voice.render(say::dry_alarm_why()),
         task: None,
         since: since(plus_minutes(at, -DRY_WITHIN_MIN)),
@@ -238,7 +238,7 @@ fn answered(ringing: Ringing, standing: &Standing, costs: &Costs, now: Timestamp
     let later = LATER_MIN.map(|min| {
         let cost = task.map_or_else(say::later_nothing, |task| costs.of(task, min, now));
         let happened = Happened::Later { alarm: id.clone(), min };
-        action(format!("later_{min}"), say::later(Span(min), cost), happened, voice)
+        action(format!("later_{min}"), say::later(RoughMinutes(min), cost), happened, voice)
     });
     Alarm {
         rings_at: last.flatten().map_or(at, |later| later.max(at)),

@@ -195,7 +195,7 @@ pub enum Happened {
 /// How [`Happened`] is read once its kind is known; the compiler holds the two alike.
 #[derive(Deserialize)]
 #[serde(remote = "Happened", rename_all = "snake_case", deny_unknown_fields)]
-enum OfKind {
+enum HappenedOfKind {
     OnTheHeat {},
     TaskDone {
         task: String,
@@ -285,7 +285,7 @@ enum OfKind {
 
 impl ByKind for Happened {
     fn by_kind<'de, D: Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
-        OfKind::deserialize(deserializer)
+        HappenedOfKind::deserialize(deserializer)
     }
 }
 

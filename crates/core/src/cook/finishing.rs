@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::event::Happened;
 use super::standing::Standing;
-use crate::finish::{MAX_MOVES, Move, SaltBelief, SauceChoices, SauceRequest, Seasoned, Taste, remains};
+use crate::finish::{MAX_MOVES, MIN_SAUCE_L, Move, SaltBelief, SauceChoices, SauceRequest, Seasoned, Taste, remains};
 use crate::plan::Plan;
 use crate::prepare::TakeOut;
 use crate::sheet::{Settled, TaskId, TaskKind};
@@ -68,7 +68,7 @@ impl<'a> Finishing<'a> {
                 Happened::Dipped { litres } if so_far.done.is_empty() && out => so_far.liquid_l = Some(*litres),
                 Happened::FatMeasured { mm } if so_far.done.is_empty() => so_far.fat_mm = Some(*mm),
                 Happened::Dipped { litres } if !so_far.done.is_empty() => {
-                    so_far.done.push(Move::Measured { liquid_l: Some(litres.max(MIN_L)), fat_mm: None });
+                    so_far.done.push(Move::Measured { liquid_l: Some(litres.max(MIN_SAUCE_L)), fat_mm: None });
                 }
                 Happened::FatMeasured { mm } => {
                     so_far.done.push(Move::Measured { liquid_l: None, fat_mm: Some(*mm) });
@@ -166,5 +166,3 @@ fn of_its_salt(taste: Taste) -> Option<Seasoned> {
 
 /// So little salt a tongue can't weigh, g.
 const NO_SALT_G: f64 = 0.01;
-/// Less than this is not worked with, L.
-const MIN_L: f64 = 0.02;

@@ -170,9 +170,8 @@ impl Folded<'_> {
     fn asks(&self, pot: &PotNow) -> actions::Asks {
         let worked = self.reckoning.worked();
         let stage = actions::running(worked, self.since_heat_min().unwrap_or_default());
-        let bones = worked.case.main().bone_pct > 0.0;
-        let on_the_heat = self.standing.on_the_heat().is_some();
-        actions::Asks::of(self.status(), on_the_heat, pot, stage, bones, worked.case.voice)
+        let open = self.standing.on_the_heat().is_some() && self.status() != Status::Closed;
+        actions::Asks::of(open, pot, stage, worked)
     }
 
     fn view(&self, kitchen: &Kitchen, events: &[Event], tasks: Vec<CookTask>) -> CookView {

@@ -1,12 +1,14 @@
 //! What to do when something goes wrong, two lines each, from this very pot.
 
-use ergastic_words::{Guide, Instant, Message, Minutes, Span, Strength, Temperature, Voice, Volume, cook as say};
+use ergastic_words::{
+    Guide, Instant, Message, Minutes, RoughMinutes, Strength, Temperature, Voice, Volume, cook as say,
+};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::actions::{Action, running};
+use super::actions::{Action, POT_HOLDS_C, running};
 use super::event::{Event, Happened};
 use super::finishing::Finishing;
 use super::kinds::ProbeIn;
@@ -28,8 +30,6 @@ use ergastic_physics::steam::vapour;
 use ergastic_physics::tender::rate;
 use ergastic_physics::units::HOUR_S;
 
-/// Where a finished pot is held, °C.
-const HELD_C: f64 = 70.0;
 /// This much over the floor is the least that is poured into a dry pot, mm.
 const MIN_MM: f64 = 15.0;
 /// The heat is followed for so long after it went off, min.
@@ -155,19 +155,19 @@ impl PotAtWork<'_> {
         let lift_by = plus_minutes(plan.serve_at, -finishing);
         let tender = super::view::tender_at(self.facts.standing, self.worked.case.main().eaten_as);
         let likely = tender.is_some_and(|at| minutes_between(at, lift_by) > 90.0);
-        let keeps_min = self.keeps_min(HELD_C);
+        let keeps_min = self.keeps_min(POT_HOLDS_C);
         let keeps = plus_minutes(self.facts.now, keeps_min);
-        let first = self.medium.way().done_early(Temperature(HELD_C));
+        let first = self.medium.way().done_early(Temperature(POT_HOLDS_C));
         let then = match keeps >= lift_by {
-            true => say::early_keeps(self.instant(lift_by), Span(keeps_min.min(24.0 * 60.0))),
-            false => say::early_cool(Span(keeps_min)),
+            true => say::early_keeps(self.instant(lift_by), RoughMinutes(keeps_min.min(24.0 * 60.0))),
+            false => say::early_cool(RoughMinutes(keeps_min)),
         };
         let mut told = self.told("early", likely, first, then);
         told.cautions.push(safety::hot_hold(self.voice));
         if self.medium.is_pot() && self.medium.id() != WayId::KeepWarm {
-            let heat = Some(Box::new(Heat { at_c: Some(HELD_C), ..Heat::default() }));
+            let heat = Some(Box::new(Heat { at_c: Some(POT_HOLDS_C), ..Heat::default() }));
             let held = Happened::Changed { method: Some(Method::KeepWarm), heat, lid: None, halved: false };
-            told.actions.push(self.act("hold", say::hold_now(Temperature(HELD_C)), held));
+            told.actions.push(self.act("hold", say::hold_now(Temperature(POT_HOLDS_C)), held));
         }
         told
     }
@@ -310,11 +310,11 @@ impl PotAtWork<'_> {
         let (falls, costs) = self.without_heat()?;
         let danger = self.danger();
         let first = match falls {
-            Some(min) => say::no_heat_first(Guide(DANGER_C[1]), Span(min)),
+            Some(min) => say::no_heat_first(Guide(DANGER_C[1]), RoughMinutes(min)),
             None => say::no_heat_long(),
         };
         let then = match costs {
-            Some(costs) => say::no_heat_then(Span(costs)),
+            Some(costs) => say::no_heat_then(RoughMinutes(costs)),
             None => say::no_heat_then_some(),
         };
         let off = self.facts.standing.heat_off_at().is_some();
@@ -344,7 +344,7 @@ impl PotAtWork<'_> {
         let first = match keeps_min {
             min if min < 10.0 => say::kept_warm_gone(),
             min if min > 24.0 * 60.0 => say::kept_warm_long(),
-            min => say::kept_warm_until(Span(min)),
+            min => say::kept_warm_until(RoughMinutes(min)),
         };
         let likely = self.medium.id() == WayId::KeepWarm;
         let mut told = self.told(

@@ -1,6 +1,6 @@
 //! What moved the band, when a look would tell most, and what comes out of a mixed pot first.
 
-use ergastic_words::{Difference, Instant, Mass, Message, Span, Voice, Volume, cook as say};
+use ergastic_words::{Difference, Instant, Mass, Message, RoughMinutes, Voice, Volume, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -75,7 +75,7 @@ pub struct LiftOut {
 }
 
 fn shift(moved: &Moved) -> Message {
-    let by = Span(moved.by_s.abs() / 60.0);
+    let by = RoughMinutes(moved.by_s.abs() / 60.0);
     match moved.by_s / 60.0 {
         min if min.abs() < NO_SHIFT_MIN => say::moves_nothing(),
         min if min < 0.0 => say::moves_sooner(by),
@@ -146,9 +146,9 @@ pub(super) fn look(worked: &Settled, on_the_heat: Timestamp, now: Timestamp, voi
     let at = plus_minutes(on_the_heat, best.at_s / 60.0);
     let words = voice.render(say::look_at(
         Instant { at, zone: worked.zone.clone(), read_at: Some(now) },
-        Span(from_min),
-        Span(to_min),
-        Span(costs_min),
+        RoughMinutes(from_min),
+        RoughMinutes(to_min),
+        RoughMinutes(costs_min),
     ));
     Some(LookAt { at, from_min, to_min, costs_min, words })
 }

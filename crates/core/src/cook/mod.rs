@@ -22,7 +22,7 @@ mod view;
 mod went;
 mod what_if;
 
-pub use actions::{Action, Asks, CheckWay, Dial, Leads, Now};
+pub use actions::{Action, Asks, CheckWay, HeatDial, Leads, Now};
 pub use alarms::{Alarm, Sound};
 pub use event::{Event, Happened};
 pub use finishing::OutOfThePot;

@@ -8,7 +8,7 @@ use super::probes::Trace;
 use super::standing::Standing;
 use super::task::TaskState;
 use super::view::CookView;
-use crate::afterwards::{Afterwards, Dish, Meat, afterwards};
+use crate::afterwards::{Afterwards, LiftedDish, LiftedMeat, afterwards};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::kitchen::Kitchen;
@@ -50,7 +50,7 @@ pub fn plated(
     let shrunk = (kg / boneless_kg).clamp(0.2, 1.0).cbrt();
     let lifted = standing.done(TaskId::Lift).is_some();
     let softened = view.tenderness.map_or(enough, |[_, middle, _]| middle);
-    let meat = Meat {
+    let meat = LiftedMeat {
         kg,
         weighed: standing.meat_weighed_kg().is_some(),
         people: plan.people,
@@ -64,7 +64,7 @@ pub fn plated(
         cooked_in: case.last().medium.facts().lies_in,
         wet: view.tasks.iter().any(|task| task.task.kind == TaskKind::Sauce),
     };
-    afterwards(&Dish {
+    afterwards(&LiftedDish {
         id: &format!("{:x}", opened_at.as_nanosecond()),
         plan,
         meat,

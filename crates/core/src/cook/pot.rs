@@ -5,17 +5,12 @@ use utoipa::ToSchema;
 
 use super::finishing::Finishing;
 use super::standing::Standing;
-use crate::finish::{SaltBelief, SauceRequest, Skim, Taste};
-use crate::heat::pot::Vessel;
+use crate::finish::{MIN_SAUCE_L, SaltBelief, SauceRequest, Skim, Taste};
+use crate::heat::pot::PotMeasures;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::prepare::Burner;
 use crate::sheet::Settled;
-
-/// Less liquid than this gives no spoonful to taste, L.
-pub(super) const NO_SPOONFUL_L: f64 = 0.02;
-/// A sauce is worked out from this much at the least, L.
-const MIN_L: f64 = 0.02;
 
 /// What stands in the pot at the end, for the finishing.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -69,7 +64,7 @@ fn salt_tasted(worked: &Settled, standing: &Standing) -> SaltBelief {
     let mut share = 1.0;
     for (min, found) in standing.tastes() {
         let Some(point) = worked.forecast.curve.iter().rev().find(|point| point.min <= min) else { continue };
-        if point.liquid_l < NO_SPOONFUL_L {
+        if point.liquid_l < MIN_SAUCE_L {
             continue;
         }
         let before = belief(point.salt_g);
@@ -95,15 +90,15 @@ impl PotNow {
         let pot = worked.case.pot();
         let brings = plan.prepare.brings(&worked.case, self.liquid_l);
         let request = finishing.over(SauceRequest {
-            liquid_l: Some((self.liquid_l.max(MIN_L) * 100.0).round() / 100.0),
+            liquid_l: Some((self.liquid_l.max(MIN_SAUCE_L) * 100.0).round() / 100.0),
             fat_l: Some(self.fat_l),
             fat_mm: None,
             salt_g: Some(self.salt_g),
             gelatin_g: Some(self.gelatin_g),
-            vessel: Some(Vessel {
+            vessel: Some(PotMeasures {
                 diameter_cm: Some((pot.across_m() * 1000.0).round() / 10.0),
                 height_cm: Some((pot.height_m * 1000.0).round() / 10.0),
-                ..Vessel::default()
+                ..PotMeasures::default()
             }),
             hob_w: Some(burner.watts),
             hob_kind: Some(burner.kind),

@@ -1,7 +1,7 @@
 //! What the probes of a cook say, and which of it is believed: a tip that fell out, lies in the wrong place, drifts or is silent is
 //! noticed and said, and moves no band.
 
-use ergastic_words::{Difference, Message, Span, Temperature, Voice, cook as say};
+use ergastic_words::{Difference, Message, RoughMinutes, Temperature, Voice, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use strum::IntoStaticStr;
@@ -451,7 +451,7 @@ fn off_its_set_point(put: &Put, judged: &[Judged], expected: &Expected) -> Optio
 fn words(put: &Put, trust: Trust, last: Option<&Judged>, should: Option<Should>, silent_min: f64) -> Message {
     let celsius = Temperature(last.map_or(0.0, |last| last.celsius));
     match (trust, last) {
-        (Trust::Silent, _) => say::probe_silent(Span(silent_min)),
+        (Trust::Silent, _) => say::probe_silent(RoughMinutes(silent_min)),
         (Trust::PulledOut, _) => say::probe_pulled_out(celsius),
         (Trust::WrongPlace, _) => say::probe_wrong_place(celsius),
         (Trust::Outside, _) => say::probe_outside(celsius),

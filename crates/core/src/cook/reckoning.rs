@@ -8,7 +8,7 @@ use super::probes::{Expected, ProbeNow, Trace, probes};
 use super::standing::Standing;
 use super::went::Went;
 use crate::clock::{minutes_between, plus_minutes};
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::sheet::{Settled, TaskId, lay_back, needed_min};
@@ -131,7 +131,7 @@ impl<'a> AtWork<'a> {
     /// The plan as it was made.
     pub fn as_planned(&self, ahead_s: &[f64]) -> Result<Settled> {
         if let Some(late) = self.standing.poured_too_late() {
-            return Err(Error::new(Kind::OutOfRange, "at", late, errors::too_late_to_pour()));
+            return Err(Error::new(WhatIsWrong::OutOfRange, "at", late, errors::too_late_to_pour()));
         }
         Settled::ahead(self.plan, self.kitchen, &[], self.look_s(), ahead_s)
     }

@@ -1,6 +1,6 @@
 //! What a cook sees: now, next and later, the band, and what was predicted.
 
-use ergastic_words::{Join, Message, Share, Span, Voice, cook as say, log as told};
+use ergastic_words::{Join, Message, RoughMinutes, Share, Voice, cook as say, log as told};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -232,7 +232,7 @@ pub(super) fn prediction(before: &Settled, on_the_heat: Option<Timestamp>, tende
     let quicker = took_min.map(|took| before.chance_within(took));
     let said = match (took_min, predicted_min) {
         (Some(took), [Some(p10), Some(p50), Some(p90)]) => {
-            let (after, apart) = (Span(took), Span((took - p50).abs()));
+            let (after, apart) = (RoughMinutes(took), RoughMinutes((took - p50).abs()));
             match took {
                 took if (took - p50).abs() < RIGHT_WITHIN_MIN => told::right_at_the_middle(after),
                 took if took < p10 => told::right_at_the_middle_sooner_than_the_band(after, apart),
@@ -241,7 +241,7 @@ pub(super) fn prediction(before: &Settled, on_the_heat: Option<Timestamp>, tende
                 _ => told::right_at_the_middle_after_the_middle(after, apart),
             }
         }
-        (None, [_, Some(p50), _]) => told::half_by(Span(p50)),
+        (None, [_, Some(p50), _]) => told::half_by(RoughMinutes(p50)),
         _ => told::nothing_predicted(),
     };
     let words = before.case.voice.render(said);
@@ -253,8 +253,8 @@ pub(super) fn moved_words(planned: &Ready, now: &Ready, cooking: bool) -> Messag
     let Some((was, is)) = planned.p50.zip(now.p50).filter(|_| cooking) else { return Message::nothing() };
     match minutes_between(was, is) {
         min if min.abs() < 5.0 => say::as_planned(),
-        min if min < 0.0 => say::sooner_than_planned(Span(-min)),
-        min => say::later_than_planned(Span(min)),
+        min if min < 0.0 => say::sooner_than_planned(RoughMinutes(-min)),
+        min => say::later_than_planned(RoughMinutes(min)),
     }
 }
 
@@ -277,7 +277,7 @@ pub(super) fn words(
             // Nobody is surer than 99 in 100, nor less sure than 1.
             let chance = Share(ready.chance.clamp(0.01, 0.99));
             voice.render(match ready.chance {
-                _ if late > 5.0 => say::late(Span(late)),
+                _ if late > 5.0 => say::late(RoughMinutes(late)),
                 sure if sure >= 0.965 => say::sure(chance),
                 _ => say::likely(chance),
             })

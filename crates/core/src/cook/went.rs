@@ -14,27 +14,27 @@ use crate::plan::Plan;
 use crate::sheet::{Settled, TaskId};
 use crate::ways::Method;
 use ergastic_physics::HORIZON_S;
-use ergastic_physics::body::Shape;
+use ergastic_physics::body::BodyShape;
 use ergastic_physics::units::MINUTE_S;
 
 /// A stage that has not been left yet, although it should have been, goes on for so long, min.
 const NOT_YET_MIN: f64 = 2.0;
 
 /// Something done to the heat at a time.
-struct Turn {
+struct HeatTurn {
     id: Uuid,
     at_min: f64,
-    what: What,
+    what: HeatDone,
 }
 
-enum What {
+enum HeatDone {
     Changed { method: Option<Method>, heat: Option<Box<Heat>>, lid: Option<Lid>, halved: bool },
     Off,
     On,
 }
 
 /// A stage with the time it began.
-struct Ran {
+struct RanStage {
     stage: StageRequest,
     from_min: f64,
     /// What it began with, if that was done by hand.
@@ -58,23 +58,23 @@ fn unfit_stage(error: &Error) -> Option<usize> {
 }
 
 /// What was done to the heat, in time order; an opening is a heat that is off and on again.
-fn turns(standing: &Standing, on_the_heat: Timestamp) -> Vec<Turn> {
+fn turns(standing: &Standing, on_the_heat: Timestamp) -> Vec<HeatTurn> {
     let mut turns = Vec::new();
     for event in standing.all() {
         let at_min = minutes_between(on_the_heat, event.at).clamp(0.0, HORIZON_S / MINUTE_S);
-        let mut turn = |at_min: f64, what| turns.push(Turn { id: event.id, at_min, what });
+        let mut turn = |at_min: f64, what| turns.push(HeatTurn { id: event.id, at_min, what });
         match event.happened {
             Happened::Changed { method, heat, lid, halved } => {
-                turn(at_min, What::Changed { method: *method, heat: heat.clone(), lid: *lid, halved: *halved })
+                turn(at_min, HeatDone::Changed { method: *method, heat: heat.clone(), lid: *lid, halved: *halved })
             }
-            Happened::HeatOff {} => turn(at_min, What::Off),
-            Happened::HeatOn {} => turn(at_min, What::On),
+            Happened::HeatOff {} => turn(at_min, HeatDone::Off),
+            Happened::HeatOn {} => turn(at_min, HeatDone::On),
             Happened::Opened { min } => {
-                turn(at_min, What::Off);
-                turn(at_min + min, What::On);
+                turn(at_min, HeatDone::Off);
+                turn(at_min + min, HeatDone::On);
             }
             Happened::TaskDone { task } if task.parse() == Ok(TaskId::Wrap) => {
-                turn(at_min, What::Changed { method: None, heat: None, lid: None, halved: false });
+                turn(at_min, HeatDone::Changed { method: None, heat: None, lid: None, halved: false });
             }
             _ => {}
         }
@@ -84,9 +84,9 @@ fn turns(standing: &Standing, on_the_heat: Timestamp) -> Vec<Turn> {
 }
 
 /// The heat of a stage, as the resolver reads it: its own, or that of the stage before where the way goes on.
-fn heat_of(ran: &[Ran], at: usize) -> (Method, Heat) {
+fn heat_of(ran: &[RanStage], at: usize) -> (Method, Heat) {
     let (mut method, mut heat) = (Method::Braise, Heat::default());
-    for Ran { stage, .. } in &ran[..=at] {
+    for RanStage { stage, .. } in &ran[..=at] {
         let now = stage.method.unwrap_or(method);
         heat = match &stage.heat {
             Some(given) => given.clone(),
@@ -104,21 +104,27 @@ fn halved(case: &ResolvedDish) -> f64 {
     let mut half = [thin, wide, long / 2.0];
     half.sort_by(f64::total_cmp);
     let reach = |sides: [f64; 3]| {
-        let shape = Shape::from_sides(sides);
+        let shape = BodyShape::from_sides(sides);
         shape.half_thickness_m / (shape.exponent + 1.0).sqrt()
     };
     (reach(half) / reach([thin, wide, long])).clamp(0.3, 1.0)
 }
 
 /// The plan's own stages with the time each began: as it was left by hand, or as its median run has it.
-fn as_planned(plan: &Plan, standing: &Standing, spans: &[StageSpan], on_the_heat: Timestamp, now_min: f64) -> Vec<Ran> {
+fn as_planned(
+    plan: &Plan,
+    standing: &Standing,
+    spans: &[StageSpan],
+    on_the_heat: Timestamp,
+    now_min: f64,
+) -> Vec<RanStage> {
     let forecast = &plan.forecast;
     let stages = forecast.stages.clone().unwrap_or_else(|| {
         vec![StageRequest { method: forecast.method, heat: forecast.heat.clone(), ..StageRequest::default() }]
     });
     let many = stages.len();
     let mut from_min = 0.0;
-    let mut ran: Vec<Ran> = Vec::with_capacity(many);
+    let mut ran: Vec<RanStage> = Vec::with_capacity(many);
     for (number, mut stage) in (1..).zip(stages) {
         let left = standing.done(TaskId::Move(number)).map(|at| minutes_between(on_the_heat, at));
         let planned = spans.get(number as usize - 1).and_then(|span| span.to_min);
@@ -136,7 +142,7 @@ fn as_planned(plan: &Plan, standing: &Standing, spans: &[StageSpan], on_the_heat
             }
             from_min = to_min;
         }
-        ran.push(Ran { stage, from_min: began, by: None });
+        ran.push(RanStage { stage, from_min: began, by: None });
     }
     ran
 }
@@ -157,13 +163,13 @@ impl Went {
         let mut off_since_min = None;
         for turn in turns {
             match turn.what {
-                What::Off if off_since_min.is_some() => continue,
-                What::On if off_since_min.is_none() => continue,
-                What::Off => off_since_min = Some(turn.at_min),
+                HeatDone::Off if off_since_min.is_some() => continue,
+                HeatDone::On if off_since_min.is_none() => continue,
+                HeatDone::Off => off_since_min = Some(turn.at_min),
                 _ => {}
             }
             let off_min = off_since_min.map_or(0.0, |since| turn.at_min - since);
-            if matches!(turn.what, What::On) {
+            if matches!(turn.what, HeatDone::On) {
                 off_since_min = None;
             }
             change(&mut ran, &turn, off_min, case);
@@ -171,7 +177,7 @@ impl Went {
         // A heat that is off is on again from now, as far as anyone can say.
         if let Some(since) = off_since_min {
             let at_min = now_min.max(since);
-            change(&mut ran, &Turn { id: Uuid::nil(), at_min, what: What::On }, at_min - since, case);
+            change(&mut ran, &HeatTurn { id: Uuid::nil(), at_min, what: HeatDone::On }, at_min - since, case);
         }
         let mut passed_over = Vec::new();
         loop {
@@ -181,7 +187,7 @@ impl Went {
             // What can't be changed so changes nothing: another change may have been taken back before it.
             let unfit =
                 went.resolve(kitchen).err().and_then(|error| unfit_stage(&error)).and_then(|at| ran.get_mut(at));
-            let Some(Ran { stage, by: Some(by), .. }) = unfit.filter(|ran| !ran.stage.is_as_before()) else {
+            let Some(RanStage { stage, by: Some(by), .. }) = unfit.filter(|ran| !ran.stage.is_as_before()) else {
                 return Some(Self { plan: went, off_since_min, passed_over });
             };
             passed_over.push(*by);
@@ -191,7 +197,7 @@ impl Went {
 }
 
 /// Cuts the stage that is running in two, the second as it is after the turn.
-fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &ResolvedDish) {
+fn change(ran: &mut Vec<RanStage>, turn: &HeatTurn, off_min: f64, case: &ResolvedDish) {
     let at = ran.iter().rposition(|ran| ran.from_min <= turn.at_min).unwrap_or(0);
     let (method, before) = heat_of(ran, at);
     let lasted = (turn.at_min - ran[at].from_min).max(0.0);
@@ -205,13 +211,13 @@ fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &ResolvedDish) {
     };
     let mut takes_over = false;
     match &turn.what {
-        What::Off => next.by_hand.off = true,
-        What::On => {
+        HeatDone::Off => next.by_hand.off = true,
+        HeatDone::On => {
             next.by_hand.off = false;
             let way = before.way(method).unwrap_or_else(|_| method.usual());
             next.heat = Some(way.lit_again(before.clone(), off_min));
         }
-        What::Changed { method: to, heat, lid, halved: cut } => {
+        HeatDone::Changed { method: to, heat, lid, halved: cut } => {
             takes_over = to.is_some_and(|to| to != method);
             next.method = *to;
             next.lid = *lid;
@@ -234,5 +240,5 @@ fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &ResolvedDish) {
         ran.truncate(at + 1);
     }
     ran[at].stage.until = Some(Until { min: Some(lasted), ..Until::default() });
-    ran.insert(at + 1, Ran { stage: next, from_min: turn.at_min, by: Some(turn.id) });
+    ran.insert(at + 1, RanStage { stage: next, from_min: turn.at_min, by: Some(turn.id) });
 }

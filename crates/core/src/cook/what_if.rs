@@ -1,12 +1,12 @@
 //! What could be done now, and where that leads: each change really forecast from what has been found, with what it costs.
 
-use ergastic_words::{Dial, Grams, Instant, Join, Message, Span, Temperature, Volume, cook as say};
+use ergastic_words::{Dial, Grams, Instant, Join, Message, RoughMinutes, Temperature, Volume, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::actions::running;
+use super::actions::{POT_HOLDS_C, running};
 use super::event::{Event, Happened};
 use super::probes::Trace;
 use super::reckoning::{AtWork, lift_at};
@@ -21,12 +21,10 @@ use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::Plan;
 use crate::sheet::{Ready, Settled, first_quarter};
-use crate::ways::{Change, HeatSource, Method, Set, Settings, WayId};
+use crate::ways::{HeatChange, HeatSource, Method, Set, Settings, WayId};
 
 /// Cooks simulated for each: enough to compare by.
 const MEMBERS: u32 = 240;
-/// Where a pot is held, °C.
-const POT_HOLDS_C: f64 = 70.0;
 /// What a finished pot moved to an oven is set to, °C.
 const OVEN_FOR_A_POT_C: f64 = 150.0;
 /// A difference below this is none: meat, g; liquid, L; time, min.
@@ -60,7 +58,7 @@ pub struct CouldDo {
 }
 
 impl CouldDo {
-    fn of(id: &str, words: String, cost: String, happened: Option<Happened>, to: Outcome) -> Self {
+    fn of(id: &str, words: String, cost: String, happened: Option<Happened>, to: WhereItLeads) -> Self {
         Self {
             id: id.to_owned(),
             words,
@@ -86,7 +84,7 @@ pub struct WhatIf {
 }
 
 /// Something that could be done, before it is known where it leads.
-struct Candidate {
+struct ChangeTried {
     id: &'static str,
     words: Message,
     /// What it costs beside what is computed.
@@ -94,8 +92,8 @@ struct Candidate {
     happened: Happened,
 }
 
-fn candidate(id: &'static str, words: Message, trade: Message, happened: Happened) -> Candidate {
-    Candidate { id, words, trade, happened }
+fn candidate(id: &'static str, words: Message, trade: Message, happened: Happened) -> ChangeTried {
+    ChangeTried { id, words, trade, happened }
 }
 
 fn heat(heat: Heat) -> Happened {
@@ -106,7 +104,7 @@ fn way(method: Method, heat: Heat, lid: Option<Lid>) -> Happened {
     Happened::Changed { method: Some(method), heat: Some(Box::new(heat)), lid, halved: false }
 }
 
-fn up_and_down(set: &Set) -> Vec<Candidate> {
+fn up_and_down(set: &Set) -> Vec<ChangeTried> {
     let turned = |up: bool| {
         let (words, change) = set.way().turned(up)?;
         let (id, trade) = if up { ("hotter", say::hotter_trade()) } else { ("cooler", say::cooler_trade()) };
@@ -116,13 +114,14 @@ fn up_and_down(set: &Set) -> Vec<Candidate> {
 }
 
 /// What only this way has to offer.
-fn its_own(set: &Set) -> Vec<Candidate> {
-    let could = |(id, Change { words, trade, heat: change }): (_, Change)| candidate(id, words, trade, heat(change));
+fn its_own(set: &Set) -> Vec<ChangeTried> {
+    let could =
+        |(id, HeatChange { words, trade, heat: change }): (_, HeatChange)| candidate(id, words, trade, heat(change));
     set.way().could().into_iter().map(could).collect()
 }
 
 /// Cut in two, to another heat, held.
-fn moves(case: &ResolvedDish, medium: &Set, kitchen: &Kitchen) -> Vec<Candidate> {
+fn moves(case: &ResolvedDish, medium: &Set, kitchen: &Kitchen) -> Vec<ChangeTried> {
     let mut found = Vec::new();
     let facts = medium.facts();
     let (shut, in_oven) = (facts.locked, facts.source == Some(HeatSource::Oven));
@@ -162,7 +161,7 @@ fn moves(case: &ResolvedDish, medium: &Set, kitchen: &Kitchen) -> Vec<Candidate>
 }
 
 /// Where one way of going on leads.
-struct Outcome {
+struct WhereItLeads {
     band: Band,
     lift_at: Timestamp,
     served_at: Timestamp,
@@ -178,7 +177,7 @@ fn reckoned(facts: &AtWork) -> Result<Settled> {
 }
 
 /// Where it leads from how it went so far.
-fn outcome(facts: &AtWork, worked: &Settled) -> Outcome {
+fn outcome(facts: &AtWork, worked: &Settled) -> WhereItLeads {
     let AtWork { plan, standing, now, .. } = *facts;
     let from = standing.on_the_heat().unwrap_or(now);
     let finishing = worked.durations.finishing_min();
@@ -187,7 +186,7 @@ fn outcome(facts: &AtWork, worked: &Settled) -> Outcome {
     let lift_at = lift_at(standing, worked, tender, from, wanted, now);
     let served_at = plus_minutes(lift_at, finishing);
     let (ready, overcooked) = worked.bands(&plan.name, from, lift_at);
-    Outcome {
+    WhereItLeads {
         band: Band { ready, overcooked },
         lift_at,
         served_at,
@@ -197,7 +196,7 @@ fn outcome(facts: &AtWork, worked: &Settled) -> Outcome {
     }
 }
 
-impl Outcome {
+impl WhereItLeads {
     /// What a change does to a few cooks, told by all of them: their band, moved by as much as it moves that of the few.
     fn told_by_all(self, few: &Self, all: &Self, plan: &Plan) -> Self {
         let moved = |to: &Ready, few: &Ready, all: &Ready| {
@@ -232,8 +231,8 @@ impl Outcome {
         match (self.band.ready.p50, other.band.ready.p50) {
             (Some(is), Some(was)) => match minutes_between(was, is) {
                 min if min.abs() < NO_TIME_MIN => parts.push(say::no_sooner()),
-                min if min < 0.0 => parts.push(say::tender_sooner(Span(-min))),
-                min => parts.push(say::tender_later(Span(min))),
+                min if min < 0.0 => parts.push(say::tender_sooner(RoughMinutes(-min))),
+                min => parts.push(say::tender_later(RoughMinutes(min))),
             },
             (None, Some(_)) => parts.push(say::never_on_this()),
             _ => {}
@@ -292,7 +291,7 @@ pub fn what_if(
         let mut candidates = its_own(&medium);
         candidates.extend(up_and_down(&medium));
         candidates.extend(moves(&worked.case, &medium, kitchen));
-        for Candidate { id, words, trade, happened } in candidates {
+        for ChangeTried { id, words, trade, happened } in candidates {
             let mut events = events.to_vec();
             // The last of all: nothing in it has its id.
             events.push(Event { id: Uuid::from_u128(u128::MAX), at: now, happened: happened.clone(), device: None });
@@ -313,7 +312,7 @@ pub fn what_if(
 
 /// Plates at another time: half an hour earlier where it may be tender by then, later by half an hour, an hour, and when nine in
 /// ten are tender.
-fn servings(facts: &AtWork, as_is: &Outcome, worked: &Settled) -> Vec<CouldDo> {
+fn servings(facts: &AtWork, as_is: &WhereItLeads, worked: &Settled) -> Vec<CouldDo> {
     let (plan, now, finishing) = (facts.plan, facts.now, worked.durations.finishing_min());
     let sure = as_is.band.ready.p90.map(|p90| first_quarter(plus_minutes(p90, finishing)));
     let by = |min: f64| Some(plus_minutes(plan.serve_at, min));

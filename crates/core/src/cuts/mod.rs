@@ -11,7 +11,7 @@ use serde::{Deserialize, Serialize};
 use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 
 pub use eaten::EatenAs;
 pub use shape::Shape;
@@ -273,7 +273,7 @@ impl Cut {
     pub fn parse(field: &str, name: &str) -> Result<Self> {
         CUTS.iter().find(|facts| facts.key == name).map(|facts| facts.cut).ok_or_else(|| {
             let known = Message::list(CUTS.iter().map(|facts| Message::text(facts.key)), Join::Commas);
-            Error::new(Kind::Unknown, field, format!("{name:?}"), errors::one_of(known))
+            Error::new(WhatIsWrong::Unknown, field, format!("{name:?}"), errors::one_of(known))
         })
     }
 

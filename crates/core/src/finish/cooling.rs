@@ -1,6 +1,6 @@
 //! Cooling what is left: how long each way takes through the temperatures at which it spoils.
 
-use ergastic_words::{Guide, Length, Message, Span, Temperature, Voice, afterwards as say};
+use ergastic_words::{Guide, Length, Message, RoughMinutes, Temperature, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -8,7 +8,7 @@ use utoipa::ToSchema;
 use crate::heat::pot::Pot;
 use crate::safety::DANGER_C;
 use ergastic_physics::body::DENSITY;
-use ergastic_physics::parameters::Parameters;
+use ergastic_physics::parameters::{AfterFigures, Parameters};
 use ergastic_physics::places::{FRIDGE_AT_WORK_C, ICE_WATER_C};
 use ergastic_physics::vessel::WATER_SPECIFIC_HEAT;
 
@@ -85,17 +85,10 @@ const START_C: f64 = 95.0;
 const TO_COLD_MIN: f64 = 240.0;
 /// It goes from the counter to the fridge so much warmer than the room, K. Working value.
 const LUKEWARM_K: f64 = 4.0;
-/// Still air to a pot or tray, radiation and some evaporation included, W/(m² K). Working value.
-const AIR_COEFFICIENT: f64 = 11.0;
-/// A fridge's moved air to an open dish, the steam off it included, W/(m² K). Working value.
-const FRIDGE_COEFFICIENT: f64 = 20.0;
-/// A blast chiller's air, °C, and what it gives to open trays, W/(m² K). Working values.
+/// A blast chiller's air, °C. Working value.
 const BLAST_C: f64 = -8.0;
-const BLAST_COEFFICIENT: f64 = 45.0;
-/// Stirred ice water through a pot's wall, W/(m² K). Working value.
-const ICE_COEFFICIENT: f64 = 170.0;
-/// Conductivity of a stew that stirs itself a little as it cools, W/(m K). Working value: twice water's.
-const STEW_CONDUCTIVITY: f64 = 1.2;
+/// What takes the heat off.
+const OFF: AfterFigures = Parameters::USUAL.after;
 /// As deep as a tray is filled at most, and in the shallower steps that a shorter time asks for, m; its floor, m²: 30 by 20 cm.
 /// Practice.
 const TRAY_M: [f64; 4] = [0.04, 0.03, 0.025, 0.02];
@@ -106,10 +99,10 @@ const MIN_TRAY_M: f64 = 0.02;
 const STIRRED_M: f64 = 0.025;
 
 /// A stretch of cooling: its time constant, s, and how warm it is around, °C.
-type Stretch = (f64, f64);
+type CoolingStretch = (f64, f64);
 
 /// Minutes from one temperature to another.
-fn minutes((time_s, around_c): Stretch, from_c: f64, to_c: f64) -> f64 {
+fn minutes((time_s, around_c): CoolingStretch, from_c: f64, to_c: f64) -> f64 {
     if to_c >= from_c {
         return 0.0;
     }
@@ -122,13 +115,13 @@ fn minutes((time_s, around_c): Stretch, from_c: f64, to_c: f64) -> f64 {
 /// First in one place, then from a temperature on in another.
 #[derive(Clone, Copy)]
 struct Cools {
-    first: Stretch,
+    first: CoolingStretch,
     until_c: f64,
-    then: Stretch,
+    then: CoolingStretch,
 }
 
 impl Cools {
-    fn in_one(place: Stretch) -> Self {
+    fn in_one(place: CoolingStretch) -> Self {
         Self { first: place, until_c: f64::NEG_INFINITY, then: place }
     }
 
@@ -156,36 +149,36 @@ impl ToCool<'_> {
     /// In its pot, which has to cool with it: what goes off through an area, and through a depth of its own.
     fn in_its_pot_s(&self, coefficient: f64, area_m2: f64, deep_m: f64) -> f64 {
         let heat = self.kg() * WATER_SPECIFIC_HEAT + self.pot.lump().heat_capacity(&Parameters::USUAL);
-        heat * (1.0 / coefficient + 0.5 * deep_m / STEW_CONDUCTIVITY) / area_m2
+        heat * (1.0 / coefficient + 0.5 * deep_m / OFF.stew_conductivity) / area_m2
     }
 
     /// On the counter until it is lukewarm, then in the fridge.
     fn on_the_counter(&self, cool_c: f64) -> Cools {
         let open_m2 = self.wetted_m2() + self.pot.floor_m2;
         Cools {
-            first: (self.in_its_pot_s(AIR_COEFFICIENT, open_m2, self.depth_m()), self.room_c),
+            first: (self.in_its_pot_s(OFF.room_air, open_m2, self.depth_m()), self.room_c),
             until_c: f64::max(cool_c, self.room_c + LUKEWARM_K),
             then: self.in_the_fridge(),
         }
     }
 
-    fn in_the_fridge(&self) -> Stretch {
+    fn in_the_fridge(&self) -> CoolingStretch {
         let open_m2 = self.wetted_m2() + self.pot.floor_m2;
-        (self.in_its_pot_s(FRIDGE_COEFFICIENT, open_m2, self.depth_m()), FRIDGE_AT_WORK_C)
+        (self.in_its_pot_s(OFF.fridge_air, open_m2, self.depth_m()), FRIDGE_AT_WORK_C)
     }
 
-    fn in_ice_water(&self) -> Stretch {
-        (self.in_its_pot_s(ICE_COEFFICIENT, self.wetted_m2(), STIRRED_M), ICE_WATER_C)
+    fn in_ice_water(&self) -> CoolingStretch {
+        (self.in_its_pot_s(OFF.ice_water, self.wetted_m2(), STIRRED_M), ICE_WATER_C)
     }
 
     /// Trays filled so deep at most, how deep they really are, m, and how they cool in air that takes so much off.
-    fn in_trays(&self, deepest_m: f64, (coefficient, around_c): (f64, f64)) -> (f64, f64, Stretch) {
+    fn in_trays(&self, deepest_m: f64, (coefficient, around_c): (f64, f64)) -> (f64, f64, CoolingStretch) {
         // No deeper than it stands in a wide pot.
         let deepest_m = deepest_m.min(self.depth_m().max(MIN_TRAY_M));
         let trays = (self.kg() / DENSITY / (deepest_m * TRAY_M2)).ceil().max(1.0);
         let depth_m = f64::max(0.005, self.kg() / DENSITY / (trays * TRAY_M2));
-        let toughness = 1.0 / coefficient + 0.5 * depth_m / STEW_CONDUCTIVITY;
-        (trays, depth_m, (self.kg() * WATER_SPECIFIC_HEAT * toughness / (2.0 * trays * TRAY_M2), around_c))
+        let resistance = 1.0 / coefficient + 0.5 * depth_m / OFF.stew_conductivity;
+        (trays, depth_m, (self.kg() * WATER_SPECIFIC_HEAT * resistance / (2.0 * trays * TRAY_M2), around_c))
     }
 }
 
@@ -208,10 +201,10 @@ pub fn cooling(food: &ToCool, voice: Voice) -> Vec<Cooled> {
         // A pot on the counter is never the way, however little is in it: it is forgotten there.
         let in_time = in_time(&cools) && cool_in != CoolIn::Pot;
         let [cool, cold, hot] = [rule.cool_c, rule.cold_c, DANGER_C[1]].map(Guide);
-        let [first, all] = [to_cool_min, to_cold_min].map(Span);
+        let [first, all] = [to_cool_min, to_cold_min].map(RoughMinutes);
         let depth_m = trays.map_or(food.depth_m(), |(_, depth_m)| depth_m);
         let said = match (cool_in, trays) {
-            (CoolIn::Pot, _) => say::cool_never(Span(danger_min), hot, cold, Temperature(food.room_c)),
+            (CoolIn::Pot, _) => say::cool_never(RoughMinutes(danger_min), hot, cold, Temperature(food.room_c)),
             (_, Some((trays, _))) => say::cool_in_trays(trays as u32, Length(depth_m * 1000.0), first, cool, all, cold),
             _ if in_time => say::cool_takes(first, cool, all, cold),
             _ => say::cool_slow(first, cool, all, cold),
@@ -242,17 +235,17 @@ pub fn cooling(food: &ToCool, voice: Voice) -> Vec<Cooled> {
     };
     vec![
         of(CoolIn::IceBath, Cools::in_one(food.in_ice_water()), None),
-        in_trays(CoolIn::Trays, (FRIDGE_COEFFICIENT, FRIDGE_AT_WORK_C)),
+        in_trays(CoolIn::Trays, (OFF.fridge_air, FRIDGE_AT_WORK_C)),
         of(CoolIn::Fridge, Cools::in_one(food.in_the_fridge()), None),
         of(CoolIn::Pot, food.on_the_counter(rule.cool_c), None),
-        in_trays(CoolIn::Blast, (BLAST_COEFFICIENT, BLAST_C)),
+        in_trays(CoolIn::Blast, (OFF.blast_air, BLAST_C)),
     ]
 }
 
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::heat::pot::{Lid, Vessel};
+    use crate::heat::pot::{Lid, PotMeasures};
     use ergastic_words::FoodCode;
     use proptest::prelude::*;
 
@@ -266,7 +259,7 @@ mod tests {
 
     #[test]
     fn ice_water_and_trays_are_quick_and_a_big_pot_is_not() {
-        let pot = Vessel::default().resolve(Lid::Loose).unwrap();
+        let pot = PotMeasures::default().resolve(Lid::Loose).unwrap();
         let big = usual(&pot, 3.0, 2.0);
         let [ice, trays, fridge, counter, blast] = &big[..] else { panic!("five ways") };
         assert!(blast.to_cold_min < trays.to_cold_min && (30.0..150.0).contains(&blast.to_cold_min), "{blast:?}");
@@ -282,7 +275,7 @@ mod tests {
 
     #[test]
     fn what_was_left_on_the_counter_has_stood_since_it_fell_under_sixty_and_longer_in_a_warm_room() {
-        let pot = Vessel::default().resolve(Lid::Loose).unwrap();
+        let pot = PotMeasures::default().resolve(Lid::Loose).unwrap();
         let stood = |room_c: f64, min: f64| {
             stood_min(&ToCool { pot: &pot, liquid_l: 1.0, meat_kg: 1.0, room_c }, min, Voice::default())
         };
@@ -306,7 +299,7 @@ mod tests {
         fn trays_are_quicker_than_any_pot_and_in_time_under_every_code(
             litres in 0.4..20.0f64, kilos in 0.0..10.0f64, across in 16.0..45.0f64, room_c in 10.0..35.0f64, code in 0usize..6
         ) {
-            let vessel = Vessel { diameter_cm: Some(across), height_cm: Some(60.0), ..Vessel::default() };
+            let vessel = PotMeasures { diameter_cm: Some(across), height_cm: Some(60.0), ..PotMeasures::default() };
             let pot = vessel.resolve(Lid::Loose).unwrap();
             let food = ToCool { pot: &pot, liquid_l: litres, meat_kg: kilos, room_c };
             let all = cooling(&food, under(FoodCode::ALL[code]));

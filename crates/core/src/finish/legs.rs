@@ -9,7 +9,7 @@ use super::choices::Thickener;
 use super::cooking_liquid::CookingLiquid;
 use super::moves::{Move, Strain};
 use super::stove::Stove;
-use super::walk::{Walk, Went};
+use super::walk::{MoveDone, Walk};
 use crate::bench::{Larder, SALT_TEASPOON_G};
 
 /// How the pot stands at a moment of the path.
@@ -104,7 +104,7 @@ impl Stove {
     }
 
     /// What a move is called, and why it is made; nothing where it does nothing.
-    pub(super) fn step(&self, went: &Went, some_aside: bool) -> Option<StoveStep> {
+    pub(super) fn step(&self, went: &MoveDone, some_aside: bool) -> Option<StoveStep> {
         let before = &went.before;
         let (what, why) = match went.did {
             Move::Skim { with } => with.step(self.depth_mm(before.fat_l)).filter(|_| before.fat_l > 0.0)?,
@@ -144,7 +144,7 @@ impl Stove {
     }
 
     /// A leg with its words.
-    pub(super) fn leg(&self, went: &Went, walk: &Walk, at_min: f64, done: bool, voice: Voice) -> SauceLeg {
+    pub(super) fn leg(&self, went: &MoveDone, walk: &Walk, at_min: f64, done: bool, voice: Voice) -> SauceLeg {
         let step = self.step(went, walk.aside.liquid_l > 0.0);
         let (words, why) = match step {
             Some(step) => (voice.render(step.what), voice.render(step.why)),
@@ -168,7 +168,7 @@ impl Stove {
     }
 
     /// Between what a move's figure makes sense.
-    fn bends(&self, went: &Went) -> Option<Bends> {
+    fn bends(&self, went: &MoveDone) -> Option<Bends> {
         let pot = &went.before;
         let (least, most) = match went.did {
             Move::Reduce { .. } => {

@@ -84,7 +84,7 @@ pub enum Move {
 /// How [`Move`] is read once its kind is known; the compiler holds the two alike.
 #[derive(Deserialize)]
 #[serde(remote = "Move", rename_all = "snake_case", deny_unknown_fields)]
-enum OfKind {
+enum MoveOfKind {
     Skim {
         with: Skim,
     },
@@ -118,7 +118,7 @@ enum OfKind {
 
 impl ByKind for Move {
     fn by_kind<'de, D: Deserializer<'de>>(deserializer: D) -> std::result::Result<Self, D::Error> {
-        OfKind::deserialize(deserializer)
+        MoveOfKind::deserialize(deserializer)
     }
 }
 

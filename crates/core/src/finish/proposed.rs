@@ -8,7 +8,8 @@ use super::stove::Stove;
 use super::walk::{Walk, starch_for};
 
 /// A reduction shorter than this is none, min.
-const NO_REDUCTION_MIN: f64 = 0.5;
+pub(super) const NO_REDUCTION_MIN: f64 = 0.5;
+
 /// Less starch than this is not worth a spoon, g.
 const LITTLE_STARCH_G: f64 = 0.5;
 

@@ -7,7 +7,7 @@ use crate::error::Result;
 
 /// So much of a liquid, with its salt and gelatin.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub(crate) struct Share {
+pub(crate) struct ShareOfLiquid {
     pub litres: f64,
     pub salt_g_per_kg: f64,
     pub gelatin_pct: f64,
@@ -16,14 +16,14 @@ pub(crate) struct Share {
 /// What is there at the end of the way.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub(crate) struct Remains {
-    pub sauce: Share,
+    pub sauce: ShareOfLiquid,
     /// Kept thin.
-    pub aside: Share,
+    pub aside: ShareOfLiquid,
     /// Fat that was taken off, L.
     pub skimmed_l: f64,
 }
 
-impl Share {
+impl ShareOfLiquid {
     fn of(cooking_liquid: &CookingLiquid) -> Self {
         if cooking_liquid.liquid_l <= 1e-6 {
             return Self { litres: 0.0, salt_g_per_kg: 0.0, gelatin_pct: 0.0 };
@@ -56,5 +56,9 @@ impl Share {
 /// Names the field that can't be used.
 pub(crate) fn remains(request: &SauceRequest) -> Result<Remains> {
     let walk = ends(request)?;
-    Ok(Remains { sauce: Share::of(&walk.pot), aside: Share::of(&walk.aside), skimmed_l: walk.skimmed_l })
+    Ok(Remains {
+        sauce: ShareOfLiquid::of(&walk.pot),
+        aside: ShareOfLiquid::of(&walk.aside),
+        skimmed_l: walk.skimmed_l,
+    })
 }

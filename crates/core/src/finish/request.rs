@@ -9,7 +9,7 @@ use super::choices::{Skim, Target, Taste, Thickener};
 use super::moves::{Move, check_moves};
 use crate::error::{Result, Unit, in_range};
 use crate::heat::hob::HobKind;
-use crate::heat::pot::Vessel;
+use crate::heat::pot::PotMeasures;
 
 /// The liquid in the pot, and what is wanted of it.
 #[skip_serializing_none]
@@ -32,7 +32,7 @@ pub struct SauceRequest {
     #[schema(minimum = 0, maximum = 2000)]
     pub gelatin_g: Option<f64>,
     /// The pot.
-    pub vessel: Option<Vessel>,
+    pub vessel: Option<PotMeasures>,
     /// The burner, W.
     #[schema(minimum = 200, maximum = 20000)]
     pub hob_w: Option<f64>,

@@ -13,10 +13,10 @@ use super::legs::{SauceLeg, Stand, StoveStep};
 use super::moves::Move;
 use super::offered::{MoreChoice, SkimChoice, SpoonTest, ThickenerChoice, spoon_tests};
 use super::plate::{FLAT_G_PER_KG, SALTY_G_PER_KG, SAUCE_USUAL, bears_g_per_kg};
-use super::proposed::proposed;
+use super::proposed::{NO_REDUCTION_MIN, proposed};
 use super::request::SauceRequest;
 use super::stove::Stove;
-use super::walk::{Stopped, Walk, Went, is_film};
+use super::walk::{MoveDone, Stopped, Walk, is_film};
 use crate::error::Result;
 use crate::safety::Caution;
 use ergastic_physics::juices::FAT_KG_PER_L;
@@ -28,8 +28,6 @@ const THIN_BY: f64 = 0.1;
 
 /// Under this a sauce is mild, g/kg.
 const MILD_G_PER_KG: f64 = 8.0;
-/// A reduction shorter than this is none, min.
-const NO_REDUCTION_MIN: f64 = 0.5;
 /// More fat than this share of the liquid makes it greasy.
 const GREASY: f64 = 0.06;
 /// More of its fat than this left in before it is thickened is said.
@@ -127,7 +125,7 @@ struct Walked {
     start: CookingLiquid,
     walk: Walk,
     /// What was done, then what is to be done.
-    went: Vec<(Went, Walk)>,
+    went: Vec<(MoveDone, Walk)>,
     /// So many of them were done.
     done: usize,
 }
@@ -159,7 +157,7 @@ impl Walked {
         Ok(Self { done: request.done.len(), stove, start, walk, went })
     }
 
-    fn to_do(&self) -> impl Iterator<Item = &Went> {
+    fn to_do(&self) -> impl Iterator<Item = &MoveDone> {
         self.went.iter().skip(self.done).map(|(went, _)| went)
     }
 
@@ -170,9 +168,9 @@ impl Walked {
 
     /// The steps as they are told: between the skimming and the rest it is tasted.
     fn steps(&self) -> Vec<StoveStep> {
-        let told = |went: &Went, walk: &Walk| self.stove.step(went, walk.aside.liquid_l > 0.0);
+        let told = |went: &MoveDone, walk: &Walk| self.stove.step(went, walk.aside.liquid_l > 0.0);
         let to_do = &self.went[self.done..];
-        let clears = |(went, _): &&(Went, Walk)| matches!(went.did, Move::Skim { .. } | Move::Strain { .. });
+        let clears = |(went, _): &&(MoveDone, Walk)| matches!(went.did, Move::Skim { .. } | Move::Strain { .. });
         let first = to_do.iter().take_while(clears).count();
         let (clearing, making) = to_do.split_at(first);
         let taste = StoveStep { what: say::taste(), min: 1.0, why: say::taste_why() };
@@ -182,7 +180,8 @@ impl Walked {
             min: 4.0,
             why: say::glaze_why(),
         });
-        let tell = |legs: &[(Went, Walk)]| legs.iter().filter_map(|(went, walk)| told(went, walk)).collect::<Vec<_>>();
+        let tell =
+            |legs: &[(MoveDone, Walk)]| legs.iter().filter_map(|(went, walk)| told(went, walk)).collect::<Vec<_>>();
         tell(clearing).into_iter().chain([taste]).chain(against).chain(tell(making)).chain(glaze).collect()
     }
 
@@ -227,12 +226,12 @@ impl Walked {
         }
         let thickens = self.to_do().find(|went| went.starch_g > 0.0);
         let unskimmed =
-            |went: &Went| went.before.fat_l > LEFT_IN * self.start.fat_l && !is_film(stove, self.start.fat_l);
+            |went: &MoveDone| went.before.fat_l > LEFT_IN * self.start.fat_l && !is_film(stove, self.start.fat_l);
         if thickens.is_some_and(unskimmed) {
             warnings.push(("skim_first", say::skim_first()));
         }
         let after_starch =
-            |went: &Went| matches!(went.did, Move::Reduce { .. }) && went.before.holds_fat() && went.min > 2.0;
+            |went: &MoveDone| matches!(went.did, Move::Reduce { .. }) && went.before.holds_fat() && went.min > 2.0;
         if self.to_do().any(after_starch) {
             warnings.push(("catches", say::catches()));
         }

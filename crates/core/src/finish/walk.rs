@@ -9,8 +9,8 @@ use super::stove::Stove;
 const HELD_BY_STARCH: f64 = 0.3;
 /// Liquid that clings to a kilo of spent vegetables, run through a sieve and pressed, L. Working values.
 const CLINGS_L: [f64; 2] = [0.15, 0.04];
-/// A sauce keeps at least this, L.
-const MIN_L: f64 = 0.02;
+/// A sauce keeps at least this, L: less is not worked with, and gives no spoonful to taste.
+pub(crate) const MIN_SAUCE_L: f64 = 0.02;
 /// Points at which a reduction is followed.
 const POINTS: u32 = 8;
 /// Minutes of ladling, straining, pressing, stirring something in; of a slurry poured in, in thirds, before it cooks. Working values.
@@ -30,7 +30,7 @@ pub(super) struct Stopped {
 
 /// One move as it went.
 #[derive(Debug, Clone, PartialEq)]
-pub(super) struct Went {
+pub(super) struct MoveDone {
     /// With what became of its figures.
     pub did: Move,
     pub min: f64,
@@ -66,16 +66,16 @@ impl Walk {
     }
 
     /// Makes a move. What was done is taken as it was; what is to be done stops at the salt's edge.
-    pub(super) fn go(&mut self, stove: &Stove, next: Move, done: bool) -> Went {
+    pub(super) fn go(&mut self, stove: &Stove, next: Move, done: bool) -> MoveDone {
         let before = self.pot;
         let mut went =
-            Went { did: next, min: 0.0, before, after: before, curve: Vec::new(), starch_g: 0.0, stopped: None };
+            MoveDone { did: next, min: 0.0, before, after: before, curve: Vec::new(), starch_g: 0.0, stopped: None };
         match next {
             Move::Skim { with } => went.min = self.skim(stove, with),
             Move::Strain { how } => went.min = self.strain(stove, how),
             Move::Reduce { to_l, meat_in } => {
                 let edge_l = if done { 0.0 } else { stove.stop_l(before.salt_g) };
-                let at_l = to_l.max(edge_l).max(MIN_L).min(before.liquid_l);
+                let at_l = to_l.max(edge_l).max(MIN_SAUCE_L).min(before.liquid_l);
                 went.stopped =
                     (at_l > to_l + 0.01 && edge_l > to_l).then(|| Stopped { at_l, strength: before.salt_g / at_l });
                 went.did = Move::Reduce { to_l: at_l, meat_in };
@@ -83,7 +83,7 @@ impl Walk {
                 went.curve = self.boil_down(at_l);
             }
             Move::SetAside { litres } => {
-                let litres = litres.min(f64::max(0.0, before.liquid_l - MIN_L));
+                let litres = litres.min(f64::max(0.0, before.liquid_l - MIN_SAUCE_L));
                 let aside = before.drawn(litres);
                 self.aside = self.aside.plus(&aside);
                 self.pot = before.less(&aside);
@@ -140,7 +140,7 @@ impl Walk {
             Strain::Run => (run, STRAIN_MIN),
             Strain::Press => (pressed, PRESS_MIN),
         };
-        let clings_l = f64::min(clings * stove.vegetables_kg, f64::max(0.0, self.pot.liquid_l - MIN_L));
+        let clings_l = f64::min(clings * stove.vegetables_kg, f64::max(0.0, self.pot.liquid_l - MIN_SAUCE_L));
         let lost = self.pot.drawn(clings_l);
         self.cloth = self.cloth.plus(&lost);
         self.pot = self.pot.less(&lost);

@@ -1,6 +1,6 @@
 //! The cautions that bind in a case, from how its median run went.
 
-use super::resolve::{Part, ResolvedDish};
+use super::resolve::{ResolvedDish, ResolvedPart};
 use crate::cuts::{Cut, EatenAs, STEWING_PIECE_M};
 use crate::safety::{
     Caution, PIERCED_SAFE_C, boils_dry, coals_outdoors, cooling, cured_pink, frozen_start, part_cooked, pierced,
@@ -21,7 +21,7 @@ const FEW_STRIPS: u32 = 3;
 /// said it.
 fn unsuited(case: &ResolvedDish) -> Option<Caution> {
     let supposed = case.assumed.iter().any(|filled| filled.name == "eaten_as");
-    let small = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M && part.pieces > FEW_STRIPS;
+    let small = |part: &ResolvedPart| part.sides_m[0] <= STEWING_PIECE_M && part.pieces > FEW_STRIPS;
     let refused = case.parts.iter().find_map(|part| {
         let eaten_as = if supposed { EatenAs::Fork } else { part.eaten_as };
         against(part.facts, case.first().method, eaten_as, small(part))

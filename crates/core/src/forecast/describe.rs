@@ -8,7 +8,7 @@ use super::explain::explain;
 use super::own_time::OwnTime;
 use super::pressed::PressureMinutes;
 use super::request::ForecastRequest;
-use super::resolve::{Part, ResolvedDish};
+use super::resolve::{ResolvedDish, ResolvedPart};
 use super::stats::{chance, quantile};
 use super::update::update;
 use super::weighted::Weighted;
@@ -235,7 +235,7 @@ fn parts(case: &ResolvedDish, ensemble: &Weighted) -> Vec<PartForecast> {
 fn spans(case: &ResolvedDish, record: &Record) -> Vec<StageSpan> {
     let ends: Vec<Option<f64>> =
         record.stage_ends_s.iter().map(|end_s| end_s.is_finite().then(|| round_to(end_s / MINUTE_S, 0.1))).collect();
-    let span = |(i, stage): (usize, &super::resolve::Stage)| StageSpan {
+    let span = |(i, stage): (usize, &super::resolve::ResolvedStage)| StageSpan {
         method: stage.method,
         words: case.voice.render(stage.medium.way().name()),
         from_min: if i == 0 { Some(0.0) } else { ends[i - 1] },
@@ -265,7 +265,7 @@ fn point(frame: &Frame) -> CurvePoint {
     }
 }
 
-fn inside_frame(frame: &Frame, main: &Part, voice: Voice) -> InsideFrame {
+fn inside_frame(frame: &Frame, main: &ResolvedPart, voice: Voice) -> InsideFrame {
     let share = |dose: f64| dose / main.goal.enough;
     let (middle, outside) = (share(frame.dose[0]), frame.dose.last().map_or(0.0, |dose| share(*dose)));
     let how = match (middle, outside) {

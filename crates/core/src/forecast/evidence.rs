@@ -31,7 +31,7 @@ pub(super) const MAX_OTHERS: usize = 100;
 
 /// Where findings come from.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub(super) enum Source {
+pub(super) enum FindingsFrom {
     /// A thermometer beside the meat, or in it.
     Thermometer(Option<Probed>),
     /// Looks of one kind.
@@ -129,11 +129,11 @@ impl Evidence {
     }
 
     /// Findings of one source are weighed together, and each source by itself.
-    pub(super) fn source(&self) -> Source {
+    pub(super) fn source(&self) -> FindingsFrom {
         match self {
-            Self::Reading { .. } => Source::Thermometer(None),
-            Self::Around { place, .. } => Source::Thermometer(Some(*place)),
-            other => Source::Look(other.found()),
+            Self::Reading { .. } => FindingsFrom::Thermometer(None),
+            Self::Around { place, .. } => FindingsFrom::Thermometer(Some(*place)),
+            other => FindingsFrom::Look(other.found()),
         }
     }
 

@@ -1,17 +1,17 @@
 //! What lies behind a forecast: bands along its curve, the rule and numbers of each figure, and what would narrow it.
 
 use ergastic_words::{
-    Grams, Guide, Length, Mass, Message, Percent, Size, Span, Temperature, Volume, forecast as say, ways,
+    Grams, Guide, Length, Mass, Message, Percent, RoughMinutes, Size, Temperature, Volume, forecast as say, ways,
 };
 
 use super::answer::{BandPoint, Explained, Forecast, Narrows, Rule};
-use super::resolve::{ResolvedDish, Stage};
+use super::resolve::{ResolvedDish, ResolvedStage};
 use super::stats::{correlation, quantile};
 use super::update::Update;
 use crate::cuts::EatenAs;
 use crate::error::Result;
 use crate::ways::Unknown;
-use ergastic_physics::members::Piece;
+use ergastic_physics::members::PieceDrawn;
 use ergastic_physics::units::{MINUTE_S, round_to};
 use ergastic_physics::{Sample, run_all_sampled};
 
@@ -66,7 +66,7 @@ fn narrows(case: &ResolvedDish, drawn: &Update, width_min: f64) -> Vec<Narrows> 
         correlation(&values, &times).powi(2)
     };
     let member = |i: usize| &drawn.drawn.members[i];
-    let meat = |of: &dyn Fn(&Piece) -> f64| {
+    let meat = |of: &dyn Fn(&PieceDrawn) -> f64| {
         let parts = &drawn.drawn.pieces;
         parts.iter().map(|part| share(&|i| of(&part[i]))).fold(0.0, f64::max)
     };
@@ -185,11 +185,11 @@ fn liquid_rule(case: &ResolvedDish, answer: &Forecast) -> Option<Rule> {
 fn band_rule(case: &ResolvedDish, answer: &Forecast) -> Option<Rule> {
     let p50 = answer.ready_min.p50?;
     let (p10, p90) = (answer.ready_min.p10.unwrap_or(p50), answer.ready_min.p90.unwrap_or(p50));
-    let numbers = say::band_rule_numbers(case.members as u32, Span(p10), Span(p90), Span(p50));
+    let numbers = say::band_rule_numbers(case.members as u32, RoughMinutes(p10), RoughMinutes(p90), RoughMinutes(p50));
     Some(rule(case, say::band(), say::band_rule(), numbers, say::band_rule_sure()))
 }
 
-fn medium_rule(stage: &Stage, case: &ResolvedDish) -> Rule {
+fn medium_rule(stage: &ResolvedStage, case: &ResolvedDish) -> Rule {
     let heats = stage.medium.way().how_it_heats(stage.pot.lid, case.boil_c);
     rule(case, ways::title(stage.medium.way().name()), heats.rule, heats.numbers, heats.sure)
 }

@@ -1,6 +1,6 @@
 //! What is believed of a kitchen beforehand.
 
-use ergastic_physics::beliefs::{Belief as Spread, Beliefs};
+use ergastic_physics::beliefs::{Beliefs, NormalBelief};
 use ergastic_physics::parameters::Parameters;
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
@@ -35,8 +35,8 @@ pub struct Known {
     pub toughness_ln: Option<Belief>,
 }
 
-impl From<Spread> for Belief {
-    fn from(Spread { mean, sigma }: Spread) -> Self {
+impl From<NormalBelief> for Belief {
+    fn from(NormalBelief { mean, sigma }: NormalBelief) -> Self {
         Self { mean, sigma }
     }
 }
@@ -44,8 +44,8 @@ impl From<Spread> for Belief {
 impl Known {
     /// What is believed of the kitchen and its meat: what was learned, or the usual spread about nothing.
     pub fn beliefs(&self) -> Beliefs {
-        let spread = |belief: Belief| Spread { mean: belief.mean, sigma: belief.sigma };
-        let or = |learned: Option<Belief>, usual: Spread| learned.map_or(usual, spread);
+        let spread = |belief: Belief| NormalBelief { mean: belief.mean, sigma: belief.sigma };
+        let or = |learned: Option<Belief>, usual: NormalBelief| learned.map_or(usual, spread);
         let usual = Parameters::USUAL.beliefs;
         Beliefs {
             oven_k: or(self.oven_k, usual.oven_k),

@@ -28,13 +28,13 @@ pub use answer::{
 pub use describe::{complete, describe, forecast};
 pub use evidence::{Evidence, Found, Probed};
 pub use known::{Belief, Known};
-pub(crate) use meat::with_meat;
 pub use meat::{Meat, size_mm_schema};
+pub(crate) use meat::{carries_meat, described, of_meat, with_meat};
 pub use own_time::OwnTime;
 pub use pressed::PressureMinutes;
 pub use request::{Added, BodyFrom, ForBody, ForecastRequest};
 pub(crate) use resolve::CORNED_SALT;
-pub use resolve::{Leg, Part, ResolvedDish, Stage};
+pub use resolve::{Leg, ResolvedDish, ResolvedPart, ResolvedStage};
 pub use stats::{chance, correlation, quantile};
 pub use update::{Update, softness_at, update, update_ahead};
 pub use weighted::Weighted;

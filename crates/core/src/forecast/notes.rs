@@ -1,6 +1,6 @@
 //! Oddities worth saying: what never comes and why, how a mixed pot is lifted, what boiling costs.
 
-use ergastic_words::{Guide, Message, Span, Volume, forecast as say};
+use ergastic_words::{Guide, Message, RoughMinutes, Volume, forecast as say};
 
 use super::answer::{Forecast, PartForecast, Quantiles};
 use super::request::ForecastRequest;
@@ -20,7 +20,7 @@ pub fn unpoured(case: &ResolvedDish, stage_ends_s: &[f64]) -> Option<Message> {
         |at_s: f64| (case.stages.iter().zip(stage_ends_s)).any(|(stage, end_s)| stage.medium.is_pot() && *end_s > at_s);
     let lost: Vec<_> = case.added.iter().filter(|pour| !finds_a_pot(pour.at_s)).collect();
     let (first, litres) = (lost.first()?, lost.iter().map(|pour| pour.litres).sum::<f64>());
-    Some(say::unpoured(Volume(litres), Span(first.at_s / MINUTE_S)))
+    Some(say::unpoured(Volume(litres), RoughMinutes(first.at_s / MINUTE_S)))
 }
 
 /// The notes on an answer.
@@ -62,7 +62,7 @@ pub fn of(
         && first.lift != last.lift
         && let (Some(from), Some(to)) = (first.ready_min.p50, last.ready_min.p50)
     {
-        notes.push(say::lift_in_turn(first.cut.name(), Span(from), last.cut.name(), Span(to)));
+        notes.push(say::lift_in_turn(first.cut.name(), RoughMinutes(from), last.cut.name(), RoughMinutes(to)));
     }
     notes
 }
@@ -83,6 +83,7 @@ pub fn price_of_boiling(request: &ForecastRequest, case: &ResolvedDish, answer: 
         return Ok(None);
     }
     let (gentle_min, gentle_far) = (times.ready_s / MINUTE_S, times.overcooked_s / MINUTE_S);
-    let (saves, leaves, instead) = (Span(gentle_min - ready), Span(far - ready), Span(gentle_far - gentle_min));
+    let (saves, leaves, instead) =
+        (RoughMinutes(gentle_min - ready), RoughMinutes(far - ready), RoughMinutes(gentle_far - gentle_min));
     Ok(Some(say::boiling_against_simmering(saves, leaves, instead)))
 }

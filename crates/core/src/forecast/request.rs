@@ -8,7 +8,7 @@ use ergastic_words::{FoodCode, Units};
 
 use super::known::Known;
 use super::meat::{Meat, with_meat};
-use crate::heat::pot::Vessel;
+use crate::heat::pot::PotMeasures;
 use crate::ways::{Heat, HeatSource, Method, StageRequest, Start};
 use ergastic_physics::How;
 
@@ -66,7 +66,7 @@ with_meat! {
         /// How it is heated.
         pub heat: Option<Heat>,
         /// The pot.
-        pub vessel: Option<Vessel>,
+        pub vessel: Option<PotMeasures>,
         /// Liquid poured in, L.
         #[schema(minimum = 0, maximum = 60)]
         pub liquid_l: Option<f64>,

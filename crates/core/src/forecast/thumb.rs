@@ -1,13 +1,13 @@
 //! The rules cooks go by, worked out for this piece, with why they differ from the forecast.
 
-use ergastic_words::{Span, Voice, forecast as say};
+use ergastic_words::{RoughMinutes, Voice, forecast as say};
 
 use super::answer::Thumb;
 use super::request::ForecastRequest;
 use super::resolve::ResolvedDish;
 use crate::cuts::STEWING_PIECE_M;
 use crate::error::Result;
-use crate::ways::{Heat, MeatByThumb, Method, Rule, WayId};
+use crate::ways::{Heat, MeatFigures, Method, ThumbRule, WayId};
 use ergastic_physics::units::{MINUTE_S, round_to};
 use ergastic_physics::{HORIZON_S, median_tender_s};
 
@@ -16,15 +16,15 @@ const POUNDS: f64 = 1.0 / 0.453_592_37;
 /// A rule this close to the forecast agrees with it.
 const AGREES: f64 = 0.15;
 
-impl Rule {
+impl ThumbRule {
     /// Beside a forecast of so many minutes.
     fn against(self, ours: Option<f64>, voice: Voice) -> Thumb {
         let Self { rule, minutes, because } = self;
         let why = match ours {
             None => say::thumb_alone(),
             Some(ours) if (minutes / ours - 1.0).abs() < AGREES => say::thumb_agrees(),
-            Some(ours) if minutes > ours => say::thumb_longer(Span(minutes - ours), because),
-            Some(ours) => say::thumb_shorter(Span(ours - minutes), because),
+            Some(ours) if minutes > ours => say::thumb_longer(RoughMinutes(minutes - ours), because),
+            Some(ours) => say::thumb_shorter(RoughMinutes(ours - minutes), because),
         };
         Thumb { rule: voice.render(rule), min: round_to(minutes, 5.0), why: voice.render(why) }
     }
@@ -63,7 +63,7 @@ pub fn of(
     // The rule is for one way from start to end: a chain is measured against its first long one.
     let longest = case.stages.iter().map(|stage| &stage.medium).find(|medium| medium.id() != WayId::Chill);
     let longest = longest.unwrap_or(&case.first().medium);
-    let meat = MeatByThumb { small, pounds, another_way: &|method, heat| another_way(request, method, heat) };
+    let meat = MeatFigures { small, pounds, another_way: &|method, heat| another_way(request, method, heat) };
     let ours = if longest.facts().locked { at_pressure } else { ready };
     Ok(longest.way().by_thumb(&meat)?.into_iter().map(|rule| rule.against(ours, case.voice)).collect())
 }

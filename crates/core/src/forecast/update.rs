@@ -3,7 +3,7 @@
 use rayon::prelude::*;
 
 use super::ahead::{Ahead, Moved, as_the_band_moved, stood_at, what_moved, width_after_a_look_s};
-use super::evidence::{Evidence, Source, gathered, readings_worth};
+use super::evidence::{Evidence, FindingsFrom, gathered, readings_worth};
 use super::resolve::ResolvedDish;
 use super::stats::{in_order, quantile};
 use super::weighted::{MIN_LEFT, THIN, Weighted, believed, effective, weights};
@@ -51,7 +51,7 @@ struct Weighing {
 
 /// Weighs every member by how well it foretold the findings.
 fn weigh(evidence: &[Evidence], samples: &[Vec<Sample>], members: usize) -> Weighing {
-    let mut sources: Vec<(Source, usize, Vec<f64>)> = Vec::new();
+    let mut sources: Vec<(FindingsFrom, usize, Vec<f64>)> = Vec::new();
     let mut each = Vec::with_capacity(evidence.len());
     let mut surprising = false;
     for (found, samples) in evidence.iter().zip(samples) {
@@ -69,8 +69,8 @@ fn weigh(evidence: &[Evidence], samples: &[Vec<Sample>], members: usize) -> Weig
         }
         each.push(likely);
     }
-    let tempered = |(source, count, mut logs): (Source, usize, Vec<f64>)| {
-        if matches!(source, Source::Thermometer(_)) {
+    let tempered = |(source, count, mut logs): (FindingsFrom, usize, Vec<f64>)| {
+        if matches!(source, FindingsFrom::Thermometer(_)) {
             let share = readings_worth(count) / count as f64;
             logs.iter_mut().for_each(|log| *log *= share);
         }
@@ -132,7 +132,7 @@ pub fn update_ahead(
     let evidence = gathered(evidence);
     let moments = Moments::of(&evidence, look_s, ahead_s);
     let run = |drawn: &Drawn| moments.run(&physics, drawn, &evidence, &case.how);
-    let Ran { times, seen, ahead, samples, weighing } = run(&drawn)?;
+    let RanTimes { times, seen, ahead, samples, weighing } = run(&drawn)?;
     let Weighing { sources, each, mut surprising } = weighing;
     let (logs, powers) = match count {
         1 => (vec![0.0], vec![0.0; sources.len()]),
@@ -148,7 +148,7 @@ pub fn update_ahead(
     let first = cooks.clone();
     if redrawn {
         let drawn = cooks.drawn.again(&cooks.ensemble.weights, case.seed);
-        let Ran { times, seen, ahead, weighing, .. } = run(&drawn)?;
+        let RanTimes { times, seen, ahead, weighing, .. } = run(&drawn)?;
         let rest: Vec<f64> = powers.iter().map(|power| 1.0 - power).collect();
         let (logs, _) = tempered(&weighing.sources, &rest, MIN_LEFT, count);
         cooks = Cooks { ensemble: Weighted::new(times, weights(&logs, 1.0)), drawn, seen, ahead };
@@ -185,7 +185,7 @@ struct Moments {
 }
 
 /// What came of a run: the cooks' times, what they showed at the look, ahead, and where something was found.
-struct Ran {
+struct RanTimes {
     times: Vec<Times>,
     seen: Option<Vec<Sample>>,
     ahead: Vec<Vec<Sample>>,
@@ -202,7 +202,7 @@ impl Moments {
         Self { at_s, places, findings: evidence.len(), looks: usize::from(look_s.is_some()) }
     }
 
-    fn run(&self, physics: &physics::Case, drawn: &Drawn, evidence: &[Evidence], how: &How) -> Result<Ran> {
+    fn run(&self, physics: &physics::Case, drawn: &Drawn, evidence: &[Evidence], how: &How) -> Result<RanTimes> {
         let (times, taken) = match self.at_s.is_empty() {
             true => (run_all(physics, drawn, how)?, Vec::new()),
             false => run_all_sampled(physics, drawn, &self.at_s, how)?,
@@ -214,7 +214,7 @@ impl Moments {
         let ahead = samples.split_off(samples.len().min(self.findings + self.looks));
         let seen = samples.split_off(samples.len().min(self.findings)).pop();
         let weighing = weigh(evidence, &samples, drawn.members.len());
-        Ok(Ran { times, seen, ahead, samples, weighing })
+        Ok(RanTimes { times, seen, ahead, samples, weighing })
     }
 }
 

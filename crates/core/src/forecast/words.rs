@@ -1,7 +1,7 @@
 //! The sentence why, and what each medium is called.
 
 use crate::ways::pit::InThePit;
-use ergastic_words::{Join, Length, Message, Span, forecast as say, ways};
+use ergastic_words::{Join, Length, Message, RoughMinutes, forecast as say, ways};
 
 use super::answer::Quantiles;
 use super::pressed::PressureMinutes;
@@ -41,7 +41,7 @@ pub fn why(
         return Message::list([Some(never(name, make, cooks)), minutes].into_iter().flatten(), Join::Space);
     };
     let thick = Length(main.sides_m[0] * 1000.0);
-    let sentence = say::why(name, make, cooks, thick, main.eaten_as.done(), Span(p50));
+    let sentence = say::why(name, make, cooks, thick, main.eaten_as.done(), RoughMinutes(p50));
     Message::list([Some(sentence), minutes, price(case)].into_iter().flatten(), Join::Space)
 }
 

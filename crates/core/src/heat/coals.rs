@@ -2,7 +2,7 @@
 
 use std::ops::Deref;
 
-use ergastic_physics::coals::Coals as Fire;
+use ergastic_physics::coals::CoalFire;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -33,21 +33,21 @@ impl Wind {
 /// A fire of counted briquettes, and how the wind stands about it.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Coals {
-    fire: Fire,
+    fire: CoalFire,
     /// How the wind stands.
     pub wind: Wind,
 }
 
 impl Coals {
     /// A fire in such a wind.
-    pub fn new(fire: Fire, wind: Wind) -> Self {
-        Self { fire: Fire { wind_takes: wind.takes(), ..fire }, wind }
+    pub fn new(fire: CoalFire, wind: Wind) -> Self {
+        Self { fire: CoalFire { wind_takes: wind.takes(), ..fire }, wind }
     }
 }
 
 impl Deref for Coals {
-    type Target = Fire;
-    fn deref(&self) -> &Fire {
+    type Target = CoalFire;
+    fn deref(&self) -> &CoalFire {
         &self.fire
     }
 }

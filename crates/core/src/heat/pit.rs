@@ -1,6 +1,6 @@
 //! What meat in the pit is wrapped in.
 
-use ergastic_physics::pit::Wrap;
+use ergastic_physics::pit::Wrapping;
 use serde::{Deserialize, Serialize};
 use strum::IntoStaticStr;
 use utoipa::ToSchema;
@@ -18,10 +18,10 @@ pub enum WrapMaterial {
 
 impl WrapMaterial {
     /// What it is to steam.
-    pub fn wrap(self) -> Wrap {
+    pub fn wrap(self) -> Wrapping {
         match self {
-            Self::Paper => Wrap::Paper,
-            Self::Foil => Wrap::Foil,
+            Self::Paper => Wrapping::Paper,
+            Self::Foil => Wrapping::Foil,
         }
     }
 

@@ -1,7 +1,7 @@
 //! The pot as a cook describes it: what it is made of, how it is covered, how wide it is.
 
 use ergastic_physics::parameters::Parameters;
-use ergastic_physics::vessel::{Cover, Simmer as Held, Vessel as Lump, Wall};
+use ergastic_physics::vessel::{Cover, SimmerLevel, Vessel, Wall};
 use ergastic_words::{Message, errors, ways};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
@@ -103,12 +103,12 @@ impl Lid {
 
 impl Simmer {
     /// What it is to the liquid.
-    pub fn held(self) -> Held {
+    pub fn held(self) -> SimmerLevel {
         match self {
-            Self::Lazy => Held::Lazy,
-            Self::Gentle => Held::Gentle,
-            Self::Brisk => Held::Brisk,
-            Self::Boil => Held::Boil,
+            Self::Lazy => SimmerLevel::Lazy,
+            Self::Gentle => SimmerLevel::Gentle,
+            Self::Brisk => SimmerLevel::Brisk,
+            Self::Boil => SimmerLevel::Boil,
         }
     }
 
@@ -137,7 +137,7 @@ pub const HEIGHT_CM: [f64; 2] = [2.0, 80.0];
 #[skip_serializing_none]
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
-pub struct Vessel {
+pub struct PotMeasures {
     /// Inner diameter of a round vessel, cm.
     #[schema(minimum = 8, maximum = 120)]
     pub diameter_cm: Option<f64>,
@@ -161,7 +161,7 @@ fn within(name: &str, cm: f64, [low, high]: [f64; 2]) -> Result<f64> {
     Ok(in_range(name, cm, low, high, Unit::Centimetres)? / 100.0)
 }
 
-impl Vessel {
+impl PotMeasures {
     /// Works out the areas; 26 × 13 cm iron where nothing is said.
     ///
     /// # Errors
@@ -192,7 +192,7 @@ impl Vessel {
     }
 }
 
-impl Vessel {
+impl PotMeasures {
     /// Whether its sides are given.
     pub fn is_sized(&self) -> bool {
         [self.diameter_cm, self.width_cm, self.length_cm, self.height_cm].into_iter().any(|side| side.is_some())
@@ -235,8 +235,8 @@ pub struct Pot {
 
 impl Pot {
     /// What it is to heat and steam.
-    pub fn lump(&self) -> Lump {
-        Lump {
+    pub fn lump(&self) -> Vessel {
+        Vessel {
             floor_m2: self.floor_m2,
             outside_m2: self.outside_m2,
             height_m: self.height_m,
@@ -262,12 +262,12 @@ mod tests {
 
     #[test]
     fn a_vessel_with_one_side_names_the_other() {
-        let error = Vessel { width_cm: Some(20.0), ..Vessel::default() }.resolve(Lid::Tight).unwrap_err();
+        let error = PotMeasures { width_cm: Some(20.0), ..PotMeasures::default() }.resolve(Lid::Tight).unwrap_err();
         assert_eq!(error.field, "length_cm");
     }
 
     #[test]
     fn the_usual_pot_is_the_one_the_model_was_fitted_on() {
-        assert_eq!(Vessel::default().resolve(Lid::Loose).unwrap().lump(), Lump::usual(Cover::Loose));
+        assert_eq!(PotMeasures::default().resolve(Lid::Loose).unwrap().lump(), Vessel::usual(Cover::Loose));
     }
 }

@@ -10,7 +10,7 @@ use serde::de::{DeserializeOwned, Error as _, SeqAccess, Visitor};
 use super::misfit::PathPart;
 use super::node::{Growing, MAX_VALUES, too_many};
 use super::reader::Reader;
-use crate::error::{Error, Kind};
+use crate::error::{Error, WhatIsWrong};
 
 /// So many items at most. The reader of the text can only carry words, so what does not fit is laid into `fault`.
 pub struct Items<'a, T> {
@@ -37,7 +37,7 @@ impl<'de, T: DeserializeOwned> Visitor<'de> for Items<'_, T> {
             let Some(node) = next? else { return Ok(taken) };
             let read = if taken.len() == self.most {
                 let given = say::count(self.most as u32 + 1);
-                Err(Error::said(Kind::OutOfRange, "", given, say::at_most(self.most as u32)))
+                Err(Error::said(WhatIsWrong::OutOfRange, "", given, say::at_most(self.most as u32)))
             } else {
                 T::deserialize(Reader::of(node)).map_err(|misfit| misfit.inside(PathPart::Item(taken.len())).into())
             };

@@ -5,7 +5,7 @@ use std::fmt;
 use ergastic_words::{Join, Message, errors as say};
 use serde::de::{self, Expected, Unexpected};
 
-use crate::error::{Error, Kind};
+use crate::error::{Error, WhatIsWrong};
 
 /// One step from a value into it.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -21,7 +21,7 @@ pub enum PathPart {
 pub struct Misfit {
     /// From the innermost outward while it travels.
     steps: Vec<PathPart>,
-    kind: Kind,
+    kind: WhatIsWrong,
     /// What was given, where whoever found the fault knew it.
     given: Option<Message>,
     allowed: Message,
@@ -29,7 +29,7 @@ pub struct Misfit {
 }
 
 impl Misfit {
-    pub fn new(kind: Kind, given: Message, allowed: Message) -> Self {
+    pub fn new(kind: WhatIsWrong, given: Message, allowed: Message) -> Self {
         Self { steps: Vec::new(), kind, given: Some(given), allowed, unknown_field: false }
     }
 
@@ -94,7 +94,7 @@ fn one_of(known: &'static [&'static str]) -> Message {
 impl de::Error for Misfit {
     fn custom<T: fmt::Display>(reason: T) -> Self {
         let allowed = say::fit(&reason.to_string());
-        Self { steps: Vec::new(), kind: Kind::Unknown, given: None, allowed, unknown_field: false }
+        Self { steps: Vec::new(), kind: WhatIsWrong::Unknown, given: None, allowed, unknown_field: false }
     }
 
     fn invalid_type(_: Unexpected, expected: &dyn Expected) -> Self {
@@ -110,20 +110,21 @@ impl de::Error for Misfit {
     }
 
     fn unknown_variant(variant: &str, known: &'static [&'static str]) -> Self {
-        Self::new(Kind::Unknown, quoted(variant), one_of(known))
+        Self::new(WhatIsWrong::Unknown, quoted(variant), one_of(known))
     }
 
     fn unknown_field(field: &str, known: &'static [&'static str]) -> Self {
         let allowed = if known.is_empty() { say::no_field() } else { one_of(known) };
-        let unknown = Self::new(Kind::Unknown, say::this_field(), allowed);
+        let unknown = Self::new(WhatIsWrong::Unknown, say::this_field(), allowed);
         Self { unknown_field: true, ..unknown }.inside(PathPart::Field(field.to_owned()))
     }
 
     fn missing_field(field: &'static str) -> Self {
-        Self::new(Kind::Missing, Message::nothing(), say::must_be_given()).inside(PathPart::Field(field.to_owned()))
+        Self::new(WhatIsWrong::Missing, Message::nothing(), say::must_be_given())
+            .inside(PathPart::Field(field.to_owned()))
     }
 
     fn duplicate_field(field: &'static str) -> Self {
-        Self::new(Kind::Clash, say::a_second_value(), say::give_once()).inside(PathPart::Field(field.to_owned()))
+        Self::new(WhatIsWrong::Clash, say::a_second_value(), say::give_once()).inside(PathPart::Field(field.to_owned()))
     }
 }

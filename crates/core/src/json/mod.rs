@@ -18,7 +18,7 @@ use serde::de::{DeserializeOwned, DeserializeSeed, Deserializer};
 use serde_json::Value;
 use serde_json::error::Category;
 
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 
 pub use patch::{patch, patch_of};
 pub(crate) use tagged::{ByKind, tagged};
@@ -49,7 +49,7 @@ pub fn read<T: DeserializeOwned>(text: &[u8]) -> Result<T> {
 pub fn read_object<T: DeserializeOwned>(text: &[u8]) -> Result<T> {
     let node = tree(without_mark(text))?;
     if !matches!(node, Node::Object(_)) {
-        return Err(Error::said(Kind::Unknown, "", node.shown(), say::not_one_object()));
+        return Err(Error::said(WhatIsWrong::Unknown, "", node.shown(), say::not_one_object()));
     }
     Ok(T::deserialize(Reader::of(node))?)
 }
@@ -117,5 +117,5 @@ pub fn not_json(error: &serde_json::Error) -> Error {
         Category::Syntax | Category::Eof => say::not_json(line, column),
         Category::Data => say::other_form(line, column),
     };
-    Error::said(Kind::Unknown, "", say::this_text(), allowed)
+    Error::said(WhatIsWrong::Unknown, "", say::this_text(), allowed)
 }

@@ -8,13 +8,13 @@ use serde::de::{DeserializeSeed, Deserializer, Error as _, MapAccess, SeqAccess,
 use serde_json::{Number, Value};
 
 use super::misfit::{PathPart, quoted};
-use crate::error::{Error, Kind};
+use crate::error::{Error, WhatIsWrong};
 
 /// The most values that are held at once while something is read.
 pub const MAX_VALUES: u32 = 1 << 18;
 
 pub fn too_many() -> Error {
-    Error::said(Kind::OutOfRange, "", say::so_many_values(), say::at_most(MAX_VALUES))
+    Error::said(WhatIsWrong::OutOfRange, "", say::so_many_values(), say::at_most(MAX_VALUES))
 }
 
 /// A JSON value.

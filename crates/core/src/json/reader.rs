@@ -9,9 +9,9 @@ use serde::forward_to_deserialize_any;
 
 use super::misfit::{Misfit, PathPart};
 use super::node::Node;
-use crate::error::Kind;
+use crate::error::WhatIsWrong;
 
-type Outcome<T> = Result<T, Misfit>;
+type ReadResult<T> = Result<T, Misfit>;
 
 /// Reads one value.
 pub struct Reader {
@@ -23,12 +23,12 @@ impl Reader {
         Self { node }
     }
 
-    fn refuses<T>(&self, allowed: Message) -> Outcome<T> {
-        Err(Misfit::new(Kind::Unknown, self.node.shown(), allowed))
+    fn refuses<T>(&self, allowed: Message) -> ReadResult<T> {
+        Err(Misfit::new(WhatIsWrong::Unknown, self.node.shown(), allowed))
     }
 
     /// The figure there, as far as a type of figure has it.
-    fn figure<N>(&self, of: impl Fn(&serde_json::Number) -> Option<N>, allowed: Message) -> Outcome<N> {
+    fn figure<N>(&self, of: impl Fn(&serde_json::Number) -> Option<N>, allowed: Message) -> ReadResult<N> {
         let read = match &self.node {
             Node::Number(number) => of(number),
             Node::Word(text) => text.parse().ok().and_then(|number| of(&number)),
@@ -52,7 +52,7 @@ fn allowed_text<T>() -> Option<Message> {
 
 macro_rules! figures {
     ($($ask:ident $visit:ident $figure:ty, $of:expr, $allowed:expr;)*) => {$(
-        fn $ask<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
+        fn $ask<V: Visitor<'de>>(self, visitor: V) -> ReadResult<V::Value> {
             let of_type = |number: &serde_json::Number| <$figure>::try_from($of(number)?).ok();
             let figure = self.figure(of_type, $allowed)?;
             visitor.$visit(figure).map_err(|misfit: Misfit| misfit.of(&self.node.shown(), None))
@@ -74,7 +74,7 @@ impl<'de> Deserializer<'de> for Reader {
         deserialize_i64 visit_i64 i64, serde_json::Number::as_i64, say::whole_number();
     }
 
-    fn deserialize_bool<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_bool<V: Visitor<'de>>(self, visitor: V) -> ReadResult<V::Value> {
         match &self.node {
             Node::Bool(value) => visitor.visit_bool(*value),
             Node::Word(text) if text == "true" => visitor.visit_bool(true),
@@ -83,7 +83,7 @@ impl<'de> Deserializer<'de> for Reader {
         }
     }
 
-    fn deserialize_str<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_str<V: Visitor<'de>>(self, visitor: V) -> ReadResult<V::Value> {
         let shown = self.node.shown();
         match self.node {
             Node::Text(text) | Node::Word(text) => {
@@ -93,30 +93,30 @@ impl<'de> Deserializer<'de> for Reader {
         }
     }
 
-    fn deserialize_string<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_string<V: Visitor<'de>>(self, visitor: V) -> ReadResult<V::Value> {
         self.deserialize_str(visitor)
     }
 
-    fn deserialize_identifier<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_identifier<V: Visitor<'de>>(self, visitor: V) -> ReadResult<V::Value> {
         self.deserialize_str(visitor)
     }
 
-    fn deserialize_option<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_option<V: Visitor<'de>>(self, visitor: V) -> ReadResult<V::Value> {
         if self.node == Node::Null { visitor.visit_none() } else { visitor.visit_some(self) }
     }
 
-    fn deserialize_newtype_struct<V: Visitor<'de>>(self, _: &'static str, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_newtype_struct<V: Visitor<'de>>(self, _: &'static str, visitor: V) -> ReadResult<V::Value> {
         visitor.visit_newtype_struct(self)
     }
 
-    fn deserialize_seq<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_seq<V: Visitor<'de>>(self, visitor: V) -> ReadResult<V::Value> {
         match self.node {
-            Node::List(list) => visitor.visit_seq(Items { list: list.into_iter(), next: 0 }),
+            Node::List(list) => visitor.visit_seq(ItemsVisitor { list: list.into_iter(), next: 0 }),
             _ => self.refuses(say::must_be_a_list()),
         }
     }
 
-    fn deserialize_tuple<V: Visitor<'de>>(self, length: usize, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_tuple<V: Visitor<'de>>(self, length: usize, visitor: V) -> ReadResult<V::Value> {
         match &self.node {
             Node::List(list) if list.len() != length => self.refuses(say::list_of(length as u32)),
             _ => self.deserialize_seq(visitor),
@@ -128,16 +128,16 @@ impl<'de> Deserializer<'de> for Reader {
         _: &'static str,
         length: usize,
         visitor: V,
-    ) -> Outcome<V::Value> {
+    ) -> ReadResult<V::Value> {
         self.deserialize_tuple(length, visitor)
     }
 
-    fn deserialize_map<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_map<V: Visitor<'de>>(self, visitor: V) -> ReadResult<V::Value> {
         match self.node {
             Node::Object(mut fields) => {
                 // What says of which kind the object is comes first: then nothing has to wait for it.
                 fields.sort_by_key(|(name, _)| name != "kind");
-                visitor.visit_map(Fields { fields: fields.into_iter(), value: None })
+                visitor.visit_map(FieldsVisitor { fields: fields.into_iter(), value: None })
             }
             _ => self.refuses(say::object_with_names()),
         }
@@ -148,7 +148,7 @@ impl<'de> Deserializer<'de> for Reader {
         _: &'static str,
         _: &'static [&'static str],
         visitor: V,
-    ) -> Outcome<V::Value> {
+    ) -> ReadResult<V::Value> {
         // A list would be read by position.
         self.deserialize_map(visitor)
     }
@@ -158,20 +158,19 @@ impl<'de> Deserializer<'de> for Reader {
         _: &'static str,
         _: &'static [&'static str],
         visitor: V,
-    ) -> Outcome<V::Value> {
+    ) -> ReadResult<V::Value> {
         match self.node {
             Node::Text(text) | Node::Word(text) => {
                 let variant: StringDeserializer<Misfit> = text.into_deserializer();
                 visitor.visit_enum(variant)
             }
-            Node::Object(fields) => {
-                visitor.visit_enum(MapAccessDeserializer::new(Fields { fields: fields.into_iter(), value: None }))
-            }
+            Node::Object(fields) => visitor
+                .visit_enum(MapAccessDeserializer::new(FieldsVisitor { fields: fields.into_iter(), value: None })),
             _ => self.refuses(say::a_text()),
         }
     }
 
-    fn deserialize_any<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
+    fn deserialize_any<V: Visitor<'de>>(self, visitor: V) -> ReadResult<V::Value> {
         match self.node {
             Node::Null => visitor.visit_unit(),
             Node::Bool(value) => visitor.visit_bool(value),
@@ -192,15 +191,15 @@ impl<'de> Deserializer<'de> for Reader {
     }
 }
 
-struct Items {
+struct ItemsVisitor {
     list: std::vec::IntoIter<Node>,
     next: usize,
 }
 
-impl<'de> SeqAccess<'de> for Items {
+impl<'de> SeqAccess<'de> for ItemsVisitor {
     type Error = Misfit;
 
-    fn next_element_seed<T: DeserializeSeed<'de>>(&mut self, seed: T) -> Outcome<Option<T::Value>> {
+    fn next_element_seed<T: DeserializeSeed<'de>>(&mut self, seed: T) -> ReadResult<Option<T::Value>> {
         let Some(node) = self.list.next() else { return Ok(None) };
         let step = PathPart::Item(self.next);
         self.next += 1;
@@ -212,22 +211,22 @@ impl<'de> SeqAccess<'de> for Items {
     }
 }
 
-struct Fields {
+struct FieldsVisitor {
     fields: std::vec::IntoIter<(String, Node)>,
     value: Option<(String, Node)>,
 }
 
-impl<'de> MapAccess<'de> for Fields {
+impl<'de> MapAccess<'de> for FieldsVisitor {
     type Error = Misfit;
 
-    fn next_key_seed<K: DeserializeSeed<'de>>(&mut self, seed: K) -> Outcome<Option<K::Value>> {
+    fn next_key_seed<K: DeserializeSeed<'de>>(&mut self, seed: K) -> ReadResult<Option<K::Value>> {
         let Some((name, node)) = self.fields.next() else { return Ok(None) };
         let key = seed.deserialize(Reader { node: Node::Text(name.clone()) });
         self.value = Some((name, node));
         key.map(Some)
     }
 
-    fn next_value_seed<V: DeserializeSeed<'de>>(&mut self, seed: V) -> Outcome<V::Value> {
+    fn next_value_seed<V: DeserializeSeed<'de>>(&mut self, seed: V) -> ReadResult<V::Value> {
         let Some((name, node)) = self.value.take() else { return Err(Misfit::custom("a value without its name")) };
         seed.deserialize(Reader { node }).map_err(|misfit| misfit.inside(PathPart::Field(name)))
     }

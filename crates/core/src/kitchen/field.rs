@@ -86,14 +86,14 @@ impl FieldUnit {
 }
 
 /// A field before it is told.
-pub(super) struct Told {
+pub(super) struct Unlabelled {
     /// Which it is among all fields.
     pub key: &'static str,
     pub name: &'static str,
     pub voice: Voice,
 }
 
-impl Told {
+impl Unlabelled {
     fn with(&self, figure: Option<FieldFigure>, choices: Vec<FieldChoice>) -> ThingField {
         ThingField {
             name: self.name.to_owned(),

@@ -7,7 +7,7 @@ use utoipa::ToSchema;
 
 use crate::bench::{Ingredient, OnTheShelf, on_the_shelf};
 use crate::clock::check_instant;
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 use crate::text::check_name;
 
 /// So many things are kept at a time.
@@ -49,7 +49,7 @@ impl Kept {
 /// Names the field that can't be used.
 pub(super) fn check(kept: &[Kept]) -> Result<()> {
     if kept.len() > MAX {
-        return Err(Error::new(Kind::OutOfRange, "kept", kept.len(), errors::at_most(MAX as u32)));
+        return Err(Error::new(WhatIsWrong::OutOfRange, "kept", kept.len(), errors::at_most(MAX as u32)));
     }
     kept.iter().enumerate().try_for_each(|(i, kept)| kept.check(&format!("kept[{i}]")))
 }

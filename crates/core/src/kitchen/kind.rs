@@ -63,7 +63,7 @@ macro_rules! each_thing {
         /// Burners of the hob, or a place over the fire instead.
         Burner: burners (max_items = 24) BurnerMeasures { key: "hob", counted: (hobs 0 "Burners of the hob."), picture: Burner, shelf: Fires, lane: None, room: 1, heats: true, one_setting: false }
         /// Pots and dishes; a plan starts from the first that is free.
-        Pot: pots (max_items = 24) Vessel { key: "pot", counted: (pots 0 "Pots and dishes."), picture: Pot, shelf: Vessels, lane: None, room: 1, heats: false, one_setting: false }
+        Pot: pots (max_items = 24) PotMeasures { key: "pot", counted: (pots 0 "Pots and dishes."), picture: Pot, shelf: Vessels, lane: None, room: 1, heats: false, one_setting: false }
         /// Frying pans.
         Pan: pans (max_items = 24) PanMeasures { key: "pan", counted: (pans 0 "Frying pans."), picture: Pan, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
         /// Pressure pots: one sears, cooks and reduces, and is one booking.
@@ -125,7 +125,7 @@ pub enum ThingPicture {
 }
 
 /// What is known of a kind of thing.
-struct About {
+struct KindFacts {
     key: &'static str,
     picture: ThingPicture,
     shelf: KitchenShelf,
@@ -153,9 +153,9 @@ macro_rules! kinds {
             /// All of them.
             pub const ALL: [Self; [$($key),+].len()] = [$(Self::$kind),+];
 
-            fn about(self) -> About {
+            fn about(self) -> KindFacts {
                 match self {
-                    $(Self::$kind => About { key: $key, picture: ThingPicture::$picture, shelf: KitchenShelf::$shelf, lane: $lane, room: $room, heats: $heats, one_setting: $one },)+
+                    $(Self::$kind => KindFacts { key: $key, picture: ThingPicture::$picture, shelf: KitchenShelf::$shelf, lane: $lane, room: $room, heats: $heats, one_setting: $one },)+
                 }
             }
 

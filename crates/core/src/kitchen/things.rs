@@ -4,10 +4,10 @@ use ergastic_words::{Message, Voice, errors, kitchen as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::field::{FieldUnit, ThingField, Told};
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use super::field::{FieldUnit, ThingField, Unlabelled};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::heat::hob::HobKind;
-use crate::heat::pot::{HEIGHT_CM, Lid, Material, SIDE_CM, Vessel};
+use crate::heat::pot::{HEIGHT_CM, Lid, Material, PotMeasures, SIDE_CM};
 use crate::text::check_name;
 
 /// The element of a usual pressure pot, W.
@@ -98,7 +98,7 @@ macro_rules! measures {
 
                 fn fields(voice: Voice) -> Vec<ThingField> {
                     vec![$({
-                        let told = Told { key: concat!($of, "_", stringify!($name)), name: stringify!($name), voice };
+                        let told = Unlabelled { key: concat!($of, "_", stringify!($name)), name: stringify!($name), voice };
                         measures!(@told told, $how $([$($low)+] to [$($high)+], $unit)? $(($($word),+))?)
                     }),*]
                 }
@@ -189,17 +189,17 @@ impl Measures for Probe {
     }
 
     fn fields(voice: Voice) -> Vec<ThingField> {
-        vec![Told { key: "probe_probe", name: "probe", voice }.text()]
+        vec![Unlabelled { key: "probe_probe", name: "probe", voice }.text()]
     }
 }
 
-impl Measures for Vessel {
+impl Measures for PotMeasures {
     fn check(&self) -> Result<()> {
         self.resolve(Lid::Tight).map(drop)
     }
 
     fn fields(voice: Voice) -> Vec<ThingField> {
-        let told = |key, name| Told { key, name, voice };
+        let told = |key, name| Unlabelled { key, name, voice };
         let side = |key, name| told(key, name).figure(FieldUnit::Centimetres, SIDE_CM[0], SIDE_CM[1]);
         vec![
             side("pot_diameter_cm", "diameter_cm"),
@@ -213,20 +213,25 @@ impl Measures for Vessel {
 
 impl PressurePot {
     /// Its insert as a vessel.
-    pub fn vessel(&self) -> Vessel {
+    pub fn vessel(&self) -> PotMeasures {
         round(self.diameter_cm, self.height_cm, Material::Steel)
     }
 }
 
 impl SlowCooker {
     /// Its crock as a vessel.
-    pub fn vessel(&self) -> Vessel {
+    pub fn vessel(&self) -> PotMeasures {
         round(self.diameter_cm, self.height_cm, Material::Ceramic)
     }
 }
 
-fn round(diameter_cm: f64, height_cm: f64, material: Material) -> Vessel {
-    Vessel { diameter_cm: Some(diameter_cm), height_cm: Some(height_cm), material: Some(material), ..Vessel::default() }
+fn round(diameter_cm: f64, height_cm: f64, material: Material) -> PotMeasures {
+    PotMeasures {
+        diameter_cm: Some(diameter_cm),
+        height_cm: Some(height_cm),
+        material: Some(material),
+        ..PotMeasures::default()
+    }
 }
 
 /// Checks all things of a kind; `taken` are the ids of those before them.
@@ -235,7 +240,7 @@ fn round(diameter_cm: f64, height_cm: f64, material: Material) -> Vessel {
 /// Names the field that can't be used.
 pub(super) fn check_all<T: Measures>(kind: &str, things: &[Thing<T>], taken: &mut Vec<String>) -> Result<()> {
     if things.len() > MAX {
-        return Err(Error::new(Kind::OutOfRange, kind, things.len(), errors::at_most(MAX as u32)));
+        return Err(Error::new(WhatIsWrong::OutOfRange, kind, things.len(), errors::at_most(MAX as u32)));
     }
     for (i, thing) in things.iter().enumerate() {
         let here = format!("{kind}[{i}]");
@@ -244,7 +249,7 @@ pub(super) fn check_all<T: Measures>(kind: &str, things: &[Thing<T>], taken: &mu
         thing.measures.check().map_err(|error| error.within("measures").within(&here))?;
         if taken.contains(&thing.id) {
             let given = Message::text(thing.id.clone());
-            return Err(Error::said(Kind::Clash, format!("{here}.id"), given, say::id_taken()));
+            return Err(Error::said(WhatIsWrong::Clash, format!("{here}.id"), given, say::id_taken()));
         }
         taken.push(thing.id.clone());
     }

@@ -19,7 +19,7 @@ use crate::bench::OnTheShelf;
 use crate::clock::Hours;
 use crate::cuts::Cut;
 use crate::error::{Error, Result, Unit, in_range};
-use crate::heat::pot::{Material, Vessel};
+use crate::heat::pot::{Material, PotMeasures};
 
 /// A kitchen: what stands in it, pasted in from the one list, between what is known of the place and of its cook.
 macro_rules! kitchen {
@@ -151,15 +151,19 @@ each_thing!(kitchen! {});
 
 impl Default for Kitchen {
     fn default() -> Self {
-        let pot = Vessel {
+        let pot = PotMeasures {
             diameter_cm: Some(26.0),
             height_cm: Some(13.0),
             material: Some(Material::Iron),
-            ..Vessel::default()
+            ..PotMeasures::default()
         };
-        let deep =
-            Vessel { diameter_cm: Some(24.0), height_cm: Some(18.0), material: Some(Material::Steel), ..pot.clone() };
-        let wide = Vessel { diameter_cm: Some(30.0), height_cm: Some(14.0), ..pot.clone() };
+        let deep = PotMeasures {
+            diameter_cm: Some(24.0),
+            height_cm: Some(18.0),
+            material: Some(Material::Steel),
+            ..pot.clone()
+        };
+        let wide = PotMeasures { diameter_cm: Some(30.0), height_cm: Some(14.0), ..pot.clone() };
         Self {
             hands: vec![Thing::first("hands", Unmeasured {})],
             ovens: vec![Thing::first("oven", Oven::default())],
@@ -193,11 +197,11 @@ impl Kitchen {
     }
 
     /// The pot a plan starts from: the first that is free, else the first there is, else a usual one.
-    pub fn pot(&self) -> Vessel {
-        first(&self.pots).unwrap_or_else(|| Vessel {
+    pub fn pot(&self) -> PotMeasures {
+        first(&self.pots).unwrap_or_else(|| PotMeasures {
             diameter_cm: Some(26.0),
             height_cm: Some(13.0),
-            ..Vessel::default()
+            ..PotMeasures::default()
         })
     }
 

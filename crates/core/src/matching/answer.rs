@@ -4,7 +4,7 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::drawn::Drawn;
+use super::drawn::DrawnHours;
 use super::recipe::Checked;
 use super::request::Sort;
 use super::served::Served;
@@ -123,9 +123,9 @@ pub struct Choice {
     /// What is left to wash.
     pub washing_up: WashingUp,
     /// Drawn from the bell: at the latest start that is sure enough; `null` where that is past.
-    pub latest: Option<Drawn>,
+    pub latest: Option<DrawnHours>,
     /// Drawn as if it began at once.
-    pub soonest: Option<Drawn>,
+    pub soonest: Option<DrawnHours>,
     /// From now to the latest sure start, min; 0 where it is past.
     pub slack_min: f64,
     /// What it would ask of hands that sleep or are away.
@@ -144,7 +144,7 @@ pub struct Choice {
 
 /// One way: its best variant, and the others.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Way {
+pub struct MatchedWay {
     /// The best variant.
     #[serde(flatten)]
     pub best: Choice,
@@ -206,9 +206,9 @@ pub struct Buy {
     /// Latest start for the certainty.
     pub start_by: Option<Timestamp>,
     /// Drawn from the bell: at the latest start that is sure enough; `null` where that is past.
-    pub latest: Option<Drawn>,
+    pub latest: Option<DrawnHours>,
     /// Drawn as if it began at once.
-    pub soonest: Option<Drawn>,
+    pub soonest: Option<DrawnHours>,
     /// Cooked and edible, kg.
     pub yield_kg: f64,
     /// Why this much, and what is special about it.
@@ -262,7 +262,7 @@ pub struct Matched {
     /// Why not, or what the best way is.
     pub why: String,
     /// One best variant a method, best first.
-    pub ways: Vec<Way>,
+    pub ways: Vec<MatchedWay>,
     /// Ways in two goes, where they help.
     pub two_stage: Vec<Choice>,
     /// What comes first.

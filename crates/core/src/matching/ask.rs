@@ -3,7 +3,7 @@
 use ergastic_words::matching as say;
 
 use super::answer::Ask;
-use super::block::Block;
+use super::block::MeatToMatch;
 use crate::cuts::Cut;
 use crate::error::Result;
 use crate::forecast::{ResolvedDish, Weighted, correlation, quantile, update};
@@ -24,7 +24,7 @@ fn width(values: &[f64], weights: &[f64]) -> Option<f64> {
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn ask(block: &Block, best: &Plan) -> Result<Option<Ask>> {
+pub fn ask(block: &MeatToMatch, best: &Plan) -> Result<Option<Ask>> {
     let mut request = best.request(block.kitchen);
     request.members = block.meat.members;
     let Ok(case) = request.resolve() else { return Ok(None) };
@@ -71,7 +71,7 @@ pub fn ask(block: &Block, best: &Plan) -> Result<Option<Ask>> {
 fn age(
     case: &ResolvedDish,
     best: &Plan,
-    block: &Block,
+    block: &MeatToMatch,
     ready_s: &[f64],
     weights: &[f64],
     young_min: f64,

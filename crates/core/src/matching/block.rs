@@ -10,7 +10,7 @@ use super::served::enough_kg;
 use crate::bench::{Prepare, Sear, SearIn};
 use crate::clock::{Stretch, comes_twice, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{ForecastRequest, ResolvedDish};
 use crate::kitchen::{Kitchen, ThingKind};
@@ -23,7 +23,7 @@ const MEMBERS: u32 = 64;
 
 /// What is on the block, when the bell is, and what is free.
 #[derive(Clone)]
-pub struct Block<'a> {
+pub struct MeatToMatch<'a> {
     pub kitchen: &'a Kitchen,
     pub now: Timestamp,
     pub serve_at: Timestamp,
@@ -69,17 +69,22 @@ fn kit(request: &MatchRequest, kitchen: &Kitchen) -> Result<Vec<ThingKind>> {
     let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit());
     match kit.len() {
         0 => Err(Error::missing("kit", errors::something_to_cook_on())),
-        many if many > MAX_KIT => Err(Error::new(Kind::OutOfRange, "kit", many, errors::at_most(MAX_KIT as u32))),
+        many if many > MAX_KIT => {
+            Err(Error::new(WhatIsWrong::OutOfRange, "kit", many, errors::at_most(MAX_KIT as u32)))
+        }
         _ => match kit.iter().position(|kind| !kind.heats()) {
-            Some(at) => {
-                Err(Error::new(Kind::Unsuitable, format!("kit[{at}]"), kit[at].key(), errors::something_to_cook_on()))
-            }
+            Some(at) => Err(Error::new(
+                WhatIsWrong::Unsuitable,
+                format!("kit[{at}]"),
+                kit[at].key(),
+                errors::something_to_cook_on(),
+            )),
             None => Ok(kit),
         },
     }
 }
 
-impl<'a> Block<'a> {
+impl<'a> MeatToMatch<'a> {
     /// Checks a request against a kitchen.
     ///
     /// # Errors

@@ -4,13 +4,13 @@ use ergastic_words::{Join, Message, Percent, Voice, errors, matching as say};
 use rayon::prelude::*;
 
 use super::answer::{Buy, Choice, Verdict};
-use super::block::Block;
+use super::block::MeatToMatch;
 use super::choice::choose;
 use super::served::raw_kg_a_head;
 use super::suits;
 use super::variants::variants;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs, Shape};
-use crate::error::{Error, Kind, Result, unless_refused};
+use crate::error::{Error, Result, WhatIsWrong, unless_refused};
 use crate::forecast::ForecastRequest;
 use crate::ways::Method;
 use ergastic_physics::units::round_to;
@@ -24,10 +24,10 @@ const STEP_KG: f64 = 0.1;
 ///
 /// # Errors
 /// Names the method if nothing is bought for it.
-pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<Vec<Buy>> {
+pub fn buy(block: &MeatToMatch, method: Method, eaten_as: Option<EatenAs>) -> Result<Vec<Buy>> {
     if matches!(method, Method::KeepWarm | Method::Chill | Method::Reheat) {
         return Err(Error::new(
-            Kind::Unsuitable,
+            WhatIsWrong::Unsuitable,
             "method",
             method.key(),
             errors::name_a_cooking_way(Message::list(
@@ -73,7 +73,7 @@ fn at_home(buy: &Buy, method: Method) -> [bool; 2] {
     [method == Method::Smoke && buy.cut.is_for_the_pit(), buy.cut.facts().dry_risk == DryRisk::Low]
 }
 
-fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Result<Option<Buy>> {
+fn one(block: &MeatToMatch, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Result<Option<Buy>> {
     let wanted_kg = f64::from(block.people) * block.portion_kg;
     let raw = |mass_kg: f64| {
         let meat = ForecastRequest {

@@ -1,10 +1,10 @@
 //! One variant, computed.
 
-use ergastic_words::{Message, Span, finish, matching as say};
+use ergastic_words::{Message, RoughMinutes, finish, matching as say};
 use jiff::Timestamp;
 
 use super::answer::{Choice, Quantiles, Verdict};
-use super::block::Block;
+use super::block::MeatToMatch;
 use super::burns::{fuel, washing_up};
 use super::drawn::Needs;
 use super::hours::{Work, earliest_free, latest_free, overlap_min};
@@ -42,7 +42,7 @@ fn body(percent: f64) -> &'static str {
 ///
 /// # Errors
 /// Names the field that can't be used.
-pub fn choose(block: &Block, variant: Variant) -> Result<Choice> {
+pub fn choose(block: &MeatToMatch, variant: Variant) -> Result<Choice> {
     let choice = computed(block, variant)?;
     let needs = Needs {
         lead_min: choice.lead_min,
@@ -56,7 +56,7 @@ pub fn choose(block: &Block, variant: Variant) -> Result<Choice> {
     Ok(Choice { soonest: Some(soonest), latest, slack_min, ..choice })
 }
 
-fn computed(block: &Block, variant: Variant) -> Result<Choice> {
+fn computed(block: &MeatToMatch, variant: Variant) -> Result<Choice> {
     let choice = compute(block, variant.clone())?;
     // What waits in the cold is warmed for the bell, not hours before it.
     let early_min = choice.hold_min - WARM_AHEAD_MIN;
@@ -66,7 +66,7 @@ fn computed(block: &Block, variant: Variant) -> Result<Choice> {
 }
 
 /// When a way starts, is ready and has to be lifted, in this kitchen and from now.
-struct Times {
+struct WayTimes {
     lead_min: f64,
     finishing_min: f64,
     lift_at: Timestamp,
@@ -83,8 +83,8 @@ struct Times {
     hold_min: f64,
 }
 
-impl Times {
-    fn of(block: &Block, worked: &Settled, lead_min: f64) -> Self {
+impl WayTimes {
+    fn of(block: &MeatToMatch, worked: &Settled, lead_min: f64) -> Self {
         let finishing_min = worked.durations.finishing_min();
         let hands = hands(worked, lead_min);
         let lift_at = plus_minutes(block.serve_at, -finishing_min);
@@ -118,13 +118,13 @@ impl Times {
 }
 
 /// The liquid that is left: how much, its gelatin, and how it feels.
-struct Sauce {
+struct SauceLeft {
     litres: f64,
     gelatin_pct: f64,
     body: &'static str,
 }
 
-impl Sauce {
+impl SauceLeft {
     fn of(worked: &Settled, loads: f64) -> Self {
         let durations = &worked.durations;
         let liquid_l = if durations.has_sauce() { durations.liquid_left_l } else { 0.0 };
@@ -139,7 +139,13 @@ impl Sauce {
 }
 
 /// Whether it goes, and one sentence why.
-fn verdict(block: &Block, worked: &Settled, variant: &Variant, times: &Times, chance_ready: f64) -> (Verdict, String) {
+fn verdict(
+    block: &MeatToMatch,
+    worked: &Settled,
+    variant: &Variant,
+    times: &WayTimes,
+    chance_ready: f64,
+) -> (Verdict, String) {
     let (case, forecast) = (&worked.case, &worked.forecast);
     let against = (case.parts.iter())
         .find_map(|part| suits::against(part.facts, case.first().method, part.eaten_as, variant.shape))
@@ -158,7 +164,7 @@ fn verdict(block: &Block, worked: &Settled, variant: &Variant, times: &Times, ch
 }
 
 /// The variant as a plan of this block.
-fn planned(block: &Block, variant: &Variant) -> Plan {
+fn planned(block: &MeatToMatch, variant: &Variant) -> Plan {
     let mut plan = block.plan(variant.forecast.clone());
     if variant.hurry.is_some_and(|hurry| hurry.unbrowned) {
         plan.prepare.sear = Sear::None;
@@ -177,14 +183,14 @@ fn first_heat(forecast: &ForecastRequest) -> Heat {
     first.or(forecast.heat.as_ref()).cloned().unwrap_or_default()
 }
 
-fn compute(block: &Block, variant: Variant) -> Result<Choice> {
+fn compute(block: &MeatToMatch, variant: Variant) -> Result<Choice> {
     let mut plan = planned(block, &variant);
     let worked = Settled::new(&plan, block.kitchen, &[], None).map_err(|error| error.out_of("forecast"))?;
     let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
     let (voice, people, loads) = (case.voice, f64::from(block.people), f64::from(variant.loads));
     let asked = steps(&plan, &worked, worked.lift_min(block.certainty).or(forecast.ready_min.p50).unwrap_or(0.0));
-    let times = Times::of(block, &worked, lead_min(&asked, &worked)?);
-    let sauce = Sauce::of(&worked, loads);
+    let times = WayTimes::of(block, &worked, lead_min(&asked, &worked)?);
+    let sauce = SauceLeft::of(&worked, loads);
     let chance_ready = worked.chance_within(times.there_min);
     let (verdict, why) = verdict(block, &worked, &variant, &times, chance_ready);
     let clashes = clashes(block, &worked.case.first().medium, &times);
@@ -254,25 +260,25 @@ fn case_kit(first: ThingKind, case: &ResolvedDish) -> Vec<ThingKind> {
 }
 
 /// What is not free.
-fn missing(block: &Block, kit: Vec<ThingKind>) -> Option<Message> {
+fn missing(block: &MeatToMatch, kit: Vec<ThingKind>) -> Option<Message> {
     kit.into_iter().find(|kit| !block.has(*kit)).map(|kit| say::not_free(kit.name()))
 }
 
 /// Why it is late, in this bell's own minutes; none where it never is tender at all.
 fn late_why(ready: Quantiles, there_are_min: f64) -> Option<Message> {
-    let half = Span(ready.p50?);
+    let half = RoughMinutes(ready.p50?);
     if there_are_min <= 0.0 {
         return Some(say::no_time_left());
     }
-    let there = Span(there_are_min);
+    let there = RoughMinutes(there_are_min);
     Some(match ready.p90 {
-        Some(most) => say::too_late(half, Span(most), there),
+        Some(most) => say::too_late(half, RoughMinutes(most), there),
         None => say::too_late_some_never(half, there),
     })
 }
 
 /// What a way would ask of hands that sleep or are away.
-fn clashes(block: &Block, first: &Set, times: &Times) -> Vec<Message> {
+fn clashes(block: &MeatToMatch, first: &Set, times: &WayTimes) -> Vec<Message> {
     let (Some(start_by), Some(needed_min)) = (times.start_by, times.needed_min) else { return Vec::new() };
     let mut clashes = Vec::new();
     let met = plus_minutes(start_by, times.lead_min);
@@ -282,7 +288,7 @@ fn clashes(block: &Block, first: &Set, times: &Times) -> Vec<Message> {
         if alone_min > LEFT_ALONE_MIN {
             let asleep_min = overlap_min(met, over, &block.asleep);
             let said = if asleep_min >= alone_min - 1.0 { say::wants_asleep } else { say::wants_away };
-            clashes.push(said(wants, Span(alone_min)));
+            clashes.push(said(wants, RoughMinutes(alone_min)));
         }
     }
     if overlap_min(times.lift_at, block.serve_at, &block.busy) > 0.0 {

@@ -20,7 +20,7 @@ pub struct Instants {
 
 /// From the first thing done to the plates.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Drawn {
+pub struct DrawnHours {
     /// The work begins.
     pub begins: Timestamp,
     /// The meat meets the heat.
@@ -46,13 +46,13 @@ pub(super) struct Needs {
 
 impl Needs {
     /// Begun at some moment, and lifted at another or once nine in ten are tender.
-    pub fn drawn(self, begins: Timestamp, lift: Timestamp) -> Drawn {
+    pub fn drawn(self, begins: Timestamp, lift: Timestamp) -> DrawnHours {
         let on_the_heat = plus_minutes(begins, self.lead_min);
         let after = |minutes: Option<f64>| minutes.map(|minutes| plus_minutes(on_the_heat, minutes));
         let instants = |of: Quantiles| Instants { p10: after(of.p10), p50: after(of.p50), p90: after(of.p90) };
         let ready = instants(self.ready);
         let lift = ready.p90.map_or(lift, |surely| lift.max(surely));
-        Drawn {
+        DrawnHours {
             begins,
             on_the_heat,
             ready,
@@ -63,10 +63,10 @@ impl Needs {
     }
 
     /// At the latest start that is sure enough, landing at the bell; none where that is past.
-    pub fn at_latest(self, start_by: Option<Timestamp>, now: Timestamp, lift: Timestamp) -> Option<Drawn> {
+    pub fn at_latest(self, start_by: Option<Timestamp>, now: Timestamp, lift: Timestamp) -> Option<DrawnHours> {
         let begins = start_by.filter(|start_by| *start_by >= now)?;
         let drawn = self.drawn(begins, lift);
         // For a certainty under nine in ten the last of them come in after the lifting: it is lifted for the bell all the same.
-        Some(Drawn { lift, plates: plus_minutes(lift, self.finishing_min), ..drawn })
+        Some(DrawnHours { lift, plates: plus_minutes(lift, self.finishing_min), ..drawn })
     }
 }

@@ -88,17 +88,17 @@ mod tests {
     }
 
     /// From which minute, for how many.
-    type Minutes = (i32, i32);
+    type FromFor = (i32, i32);
 
     /// Up to four stretches within three days, and up to four works within two.
-    fn day() -> impl Strategy<Value = (Vec<Minutes>, Vec<Minutes>)> {
+    fn day() -> impl Strategy<Value = (Vec<FromFor>, Vec<FromFor>)> {
         let busy = prop::collection::vec((0..4320i32, 1..700i32), 0..5);
         let works = prop::collection::vec((0..2880i32, 1..240i32), 1..5);
         (busy, works)
     }
 
     /// Whether no minute of any work lies in a minute of any stretch: looked at one by one.
-    fn free(start: i32, works: &[Minutes], busy: &[Minutes]) -> bool {
+    fn free(start: i32, works: &[FromFor], busy: &[FromFor]) -> bool {
         let is_busy = |minute: i32| busy.iter().any(|(begin, length)| (*begin..begin + length).contains(&minute));
         works.iter().all(|(from, takes)| (start + from..start + from + takes).all(|minute| !is_busy(minute)))
     }

@@ -27,21 +27,21 @@ use jiff::Timestamp;
 use rayon::prelude::*;
 
 use crate::cuts::Cut;
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::forecast::{Assumed, ResolvedDish};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::ways::Method;
-use block::Block;
+use block::MeatToMatch;
 use choice::TIGHT;
 use variants::Variant;
 
 pub use crate::cuts::Shape;
 pub use answer::{
-    Ask, Buy, Choice, Fuel, Matched, OnTheBlock, Substitute, Twice, Verdict, VerdictFrom, WashingUp, Way,
+    Ask, Buy, Choice, Fuel, Matched, MatchedWay, OnTheBlock, Substitute, Twice, Verdict, VerdictFrom, WashingUp,
 };
-pub use drawn::{Drawn, Instants};
-pub use overview::{Cell, Row, overview};
+pub use drawn::{DrawnHours, Instants};
+pub use overview::{Cell, OverviewRow, overview};
 pub use recipe::{Checked, Equivalent, Landing, OWN, RecipeRead, Understood, read_recipe};
 pub use request::{MatchRequest, Sort};
 pub use served::Served;
@@ -58,7 +58,7 @@ const DAY_BEFORE_H: f64 = 18.0;
 pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -> Result<Matched> {
     let kitchen = &kitchen_of(request, kitchen)?;
     let voice = kitchen.voice();
-    let mut block = Block::new(request, kitchen, clock)?;
+    let mut block = MeatToMatch::new(request, kitchen, clock)?;
     let mut answer = Matched::empty(request, &block);
     if request.cut.is_none() && request.parts.is_none() {
         let Some(method) = request.method else {
@@ -87,7 +87,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     let (ways, two_stage) = ways(&block, &lies, answer.sort)?;
     let Some(best) = ways.first() else {
         let given = Message::quantity(Mass(lies.mass_kg));
-        return Err(Error::said(Kind::DoesNotFit, "mass_kg", given, errors::no_vessel_takes_it()));
+        return Err(Error::said(WhatIsWrong::DoesNotFit, "mass_kg", given, errors::no_vessel_takes_it()));
     };
     answer.why.clone_from(&best.best.why);
     let main = lies.main();
@@ -123,7 +123,7 @@ fn kitchen_of(request: &MatchRequest, kitchen: &Kitchen) -> Result<Kitchen> {
 }
 
 /// What nobody said of the block.
-fn assumed(request: &MatchRequest, block: &Block, lies: &ResolvedDish) -> Vec<Assumed> {
+fn assumed(request: &MatchRequest, block: &MeatToMatch, lies: &ResolvedDish) -> Vec<Assumed> {
     let voice = block.kitchen.voice();
     let mut assumed = Assumed::of(lies, |filled| OF_THE_MEAT.contains(&filled.name));
     if let Some(text) = request.serve_at.as_ref().filter(|_| block.bell_comes_twice) {
@@ -148,7 +148,7 @@ fn assumed(request: &MatchRequest, block: &Block, lies: &ResolvedDish) -> Vec<As
 
 impl Matched {
     /// Nothing matched yet.
-    fn empty(request: &MatchRequest, block: &Block) -> Self {
+    fn empty(request: &MatchRequest, block: &MeatToMatch) -> Self {
         let sort = request.sort.unwrap_or_default();
         Self {
             suitable: true,
@@ -181,7 +181,7 @@ impl Matched {
 }
 
 /// The question, the substitutes and the second dinner: they go by the best way.
-fn beside(answer: &mut Matched, cut: Option<Cut>, block: &Block, lies: &ResolvedDish, plan: &Plan) -> Result<()> {
+fn beside(answer: &mut Matched, cut: Option<Cut>, block: &MeatToMatch, lies: &ResolvedDish, plan: &Plan) -> Result<()> {
     let instead = || match (cut, lies.parts.len()) {
         (Some(cut), 1) => substitutes::substitutes(block, plan, cut, lies.main().eaten_as),
         _ => Ok(Vec::new()),
@@ -196,7 +196,11 @@ fn beside(answer: &mut Matched, cut: Option<Cut>, block: &Block, lies: &Resolved
 const OF_THE_MEAT: [&str; 6] = ["mass_kg", "pieces", "size_mm", "start_c", "age", "eaten_as"];
 
 /// Every way with its variants, and the ways in two goes that help.
-fn ways(block: &Block, lies: &crate::forecast::ResolvedDish, sort: Sort) -> Result<(Vec<Way>, Vec<Choice>)> {
+fn ways(
+    block: &MeatToMatch,
+    lies: &crate::forecast::ResolvedDish,
+    sort: Sort,
+) -> Result<(Vec<MatchedWay>, Vec<Choice>)> {
     let voice = block.kitchen.voice();
     let variants = variants::variants(block, lies);
     let mut computed = compute(block, variants)?;
@@ -210,7 +214,7 @@ fn ways(block: &Block, lies: &crate::forecast::ResolvedDish, sort: Sort) -> Resu
             by_method.entry(choice.method.key()).or_default().push(choice);
         }
     }
-    let mut ways: Vec<Way> = (by_method.into_values())
+    let mut ways: Vec<MatchedWay> = (by_method.into_values())
         .filter_map(|mut choices| {
             choices.sort_by(|a, b| rank::order(a, b, sort));
             let mut choices = choices.into_iter();
@@ -221,7 +225,7 @@ fn ways(block: &Block, lies: &crate::forecast::ResolvedDish, sort: Sort) -> Resu
                 false => other,
             };
             let variants = choices.map(trade).collect();
-            Some(Way { best, variants })
+            Some(MatchedWay { best, variants })
         })
         .collect();
     ways.sort_by(|a, b| rank::order(&a.best, &b.best, sort));
@@ -235,17 +239,21 @@ fn ways(block: &Block, lies: &crate::forecast::ResolvedDish, sort: Sort) -> Resu
 }
 
 /// Each variant with what comes of it; one that no number of loads makes fit its vessel is none.
-fn compute(block: &Block, variants: Vec<Variant>) -> Result<Vec<(Variant, Choice)>> {
+fn compute(block: &MeatToMatch, variants: Vec<Variant>) -> Result<Vec<(Variant, Choice)>> {
     let choose = |variant: Variant| match choice::choose(block, variant.clone()) {
         Ok(choice) => Some(Ok((variant, choice))),
-        Err(error) if error.kind == Kind::DoesNotFit => None,
+        Err(error) if error.kind == WhatIsWrong::DoesNotFit => None,
         Err(error) => Some(Err(error)),
     };
     variants.into_par_iter().filter_map(choose).collect()
 }
 
 /// Where nothing is sure to be there in time: the soonest of each way, hurried.
-fn in_a_hurry(block: &Block, lies: &ResolvedDish, computed: &[(Variant, Choice)]) -> Result<Vec<(Variant, Choice)>> {
+fn in_a_hurry(
+    block: &MeatToMatch,
+    lies: &ResolvedDish,
+    computed: &[(Variant, Choice)],
+) -> Result<Vec<(Variant, Choice)>> {
     let choices: Vec<&Choice> = computed.iter().map(|(_, choice)| choice).collect();
     if !sooner::short_of_time(&choices) {
         return Ok(Vec::new());
@@ -277,7 +285,7 @@ fn in_a_hurry(block: &Block, lies: &ResolvedDish, computed: &[(Variant, Choice)]
 }
 
 /// Whether a way in two goes is worth offering: it can still be done, and does something that one go does not.
-fn helps(block: &Block, chain: &Choice, ways: &[Way]) -> bool {
+fn helps(block: &MeatToMatch, chain: &Choice, ways: &[MatchedWay]) -> bool {
     if chain.verdict == Verdict::Unsuitable || chain.start_by.is_none_or(|start_by| start_by < block.now) {
         return false;
     }

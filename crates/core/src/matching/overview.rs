@@ -28,7 +28,7 @@ pub struct Cell {
 
 /// A cut and all ways.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Row {
+pub struct OverviewRow {
     /// The cut.
     pub cut: Cut,
     /// Its name.
@@ -70,12 +70,12 @@ fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Result<Cell> {
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn overview(kitchen: &Kitchen) -> Result<Vec<Row>> {
+pub fn overview(kitchen: &Kitchen) -> Result<Vec<OverviewRow>> {
     let cuts: Vec<_> = Cut::all().iter().filter(|facts| facts.suitable).collect();
     let row = |facts: &CutFacts| {
         let ways = Method::COMPARED.into_iter().map(|method| cell(facts, method, kitchen)).collect::<Result<_>>()?;
         let name = kitchen.voice().render(facts.cut.label());
-        Ok(Row { cut: facts.cut, name, eaten_as: facts.eaten_as, ways })
+        Ok(OverviewRow { cut: facts.cut, name, eaten_as: facts.eaten_as, ways })
     };
     cuts.into_par_iter().map(row).collect()
 }

@@ -4,7 +4,7 @@ use std::cmp::Ordering;
 
 use jiff::Timestamp;
 
-use ergastic_words::{Join, Mass, Message, Span, Voice, matching as say};
+use ergastic_words::{Join, Mass, Message, RoughMinutes, Voice, matching as say};
 
 use super::answer::{Choice, Verdict};
 use super::request::Sort;
@@ -90,14 +90,18 @@ pub fn trade(best: &Choice, other: &Choice, voice: Voice) -> String {
     if theirs.is_infinite() {
         said.push(say::never_tender());
     } else if (theirs - ours).abs() >= 7.5 && ours.is_finite() {
-        said.push(if theirs < ours { say::sooner(Span(ours - theirs)) } else { say::longer(Span(theirs - ours)) });
+        said.push(if theirs < ours {
+            say::sooner(RoughMinutes(ours - theirs))
+        } else {
+            say::longer(RoughMinutes(theirs - ours))
+        });
     }
     if other.shape != best.shape {
         said.push(shape(other));
     }
     let work = other.hands_on_min - best.hands_on_min;
     if work.abs() >= 7.5 {
-        said.push(if work > 0.0 { say::more_work(Span(work)) } else { say::less_work(Span(-work)) });
+        said.push(if work > 0.0 { say::more_work(RoughMinutes(work)) } else { say::less_work(RoughMinutes(-work)) });
     }
     let more_kg = other.yield_kg - best.yield_kg;
     if more_kg.abs() >= 0.03 && more_kg.abs() >= 0.02 * best.yield_kg {

@@ -1,9 +1,9 @@
 //! Short of time: what would still make the bell, what that loses, and the minutes it wins.
 
-use ergastic_words::{Message, Span, matching as say};
+use ergastic_words::{Message, RoughMinutes, matching as say};
 
 use super::answer::{Choice, Verdict};
-use super::block::Block;
+use super::block::MeatToMatch;
 use super::hurry::{Hurry, SMALL_MM};
 use super::suits;
 use super::variants::Variant;
@@ -31,7 +31,7 @@ pub fn short_of_time(choices: &[&Choice]) -> bool {
 }
 
 /// What could be done sooner of one that is not there in time.
-pub fn hurried(block: &Block, lies: &ResolvedDish, variant: &Variant, slow: &Choice) -> Vec<Variant> {
+pub fn hurried(block: &MeatToMatch, lies: &ResolvedDish, variant: &Variant, slow: &Choice) -> Vec<Variant> {
     let p50 = slow.ready_min.p50.unwrap_or(f64::INFINITY);
     let there_min = crate::clock::minutes_between(block.now, block.serve_at);
     let hopeless = slow.lead_min + p50 + slow.finishing_min > HOPELESS * there_min;
@@ -77,7 +77,7 @@ fn bites(forecast: &ForecastRequest, lies: &ResolvedDish) -> Option<ForecastRequ
 pub fn trade(hurry: Hurry, slow: &Choice, quick: &Choice) -> Message {
     let total = |choice: &Choice| Some(choice.lead_min + choice.ready_min.p50? + choice.finishing_min);
     let wins = total(slow).zip(total(quick)).map_or(0.0, |(slow, quick)| slow - quick);
-    let wins = Span(round_to(f64::max(0.0, wins), 5.0));
+    let wins = RoughMinutes(round_to(f64::max(0.0, wins), 5.0));
     match (hurry.unbrowned, hurry.smaller) {
         (true, false) => say::hurry_unbrowned_trade(wins),
         (false, true) => say::hurry_small_trade(wins),

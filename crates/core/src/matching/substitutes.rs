@@ -1,15 +1,15 @@
 //! Which cut behaves like the one that is missing, and what changes.
 
-use ergastic_words::{Join, Message, Percent, Span, matching as say};
+use ergastic_words::{Join, Message, Percent, RoughMinutes, matching as say};
 use rayon::prelude::*;
 
 use super::answer::Substitute;
-use super::block::Block;
+use super::block::MeatToMatch;
 use super::served::enough_kg;
 use super::suits;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs, Shape};
 use crate::error::Result;
-use crate::forecast::{Forecast, ForecastRequest, Part, describe};
+use crate::forecast::{Forecast, ForecastRequest, ResolvedPart, describe};
 use crate::plan::Plan;
 use ergastic_physics::units::round_to;
 
@@ -39,7 +39,13 @@ fn apart(a: &CutFacts, b: &CutFacts) -> f64 {
 
 /// One run of a cut the way a plan goes, at every median, in pieces of the size at hand: a muscle is cut to it, what is on the
 /// bone is as it comes.
-fn median(block: &Block, plan: &Plan, ours: &Part, cut: Cut, eaten_as: EatenAs) -> Result<Option<Forecast>> {
+fn median(
+    block: &MeatToMatch,
+    plan: &Plan,
+    ours: &ResolvedPart,
+    cut: Cut,
+    eaten_as: EatenAs,
+) -> Result<Option<Forecast>> {
     let boneless = suits::cubes(cut.facts().bone_pct) && suits::cubes(ours.bone_pct);
     let cut_to_it = cut == ours.facts.cut || boneless;
     let request = ForecastRequest {
@@ -57,7 +63,7 @@ fn median(block: &Block, plan: &Plan, ours: &Part, cut: Cut, eaten_as: EatenAs) 
 }
 
 /// What to take for this job in place of a tender cut: the same plates from cuts that hours of heat do good.
-pub fn for_a_tender_cut(block: &Block) -> Vec<Substitute> {
+pub fn for_a_tender_cut(block: &MeatToMatch) -> Vec<Substitute> {
     let voice = block.kitchen.voice();
     let offer = |cut: Cut| {
         let mass_kg = enough_kg(cut.facts(), block.people, block.portion_kg);
@@ -88,8 +94,8 @@ fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Messag
     if let (Some(from), Some(to)) = (from.ready_min.p50, to.ready_min.p50) {
         said.push(match to - from {
             off if off.abs() < 10.0 => say::as_long(),
-            off if off > 0.0 => say::longer(Span(off)),
-            off => say::sooner(Span(-off)),
+            off if off > 0.0 => say::longer(RoughMinutes(off)),
+            off => say::sooner(RoughMinutes(-off)),
         });
     }
     said.extend(body(from.gelatin_g.unwrap_or(0.0), to.gelatin_g.unwrap_or(0.0)));
@@ -112,7 +118,7 @@ fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Messag
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Result<Vec<Substitute>> {
+pub fn substitutes(block: &MeatToMatch, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Result<Vec<Substitute>> {
     let voice = block.kitchen.voice();
     let facts = cut.facts();
     let method = plan.forecast.method.unwrap_or(crate::ways::Method::Braise);

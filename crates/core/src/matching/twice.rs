@@ -1,9 +1,9 @@
 //! One joint, sliced tonight and pulled tomorrow.
 
-use ergastic_words::{Span, matching as say};
+use ergastic_words::{RoughMinutes, matching as say};
 
 use super::answer::Twice;
-use super::block::Block;
+use super::block::MeatToMatch;
 use super::suits;
 use crate::cuts::EatenAs;
 use crate::error::Result;
@@ -21,7 +21,7 @@ const MEMBERS: u32 = 32;
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn twice(block: &Block, lies: &ResolvedDish) -> Result<Option<Twice>> {
+pub fn twice(block: &MeatToMatch, lies: &ResolvedDish) -> Result<Option<Twice>> {
     let main = lies.main();
     let joint_kg = main.mass_kg / f64::from(main.pieces);
     if lies.parts.len() > 1 || joint_kg < FROM_KG || !suits::slices(main.facts.cut) {
@@ -61,8 +61,9 @@ pub fn twice(block: &Block, lies: &ResolvedDish) -> Result<Option<Twice>> {
         p90: since(tomorrow.ready_min.p90),
     };
     let (Some(first), Some(little), Some(most)) = (slice_min.p50, pull_min.p10, pull_min.p90) else { return Ok(None) };
-    let (first, most) = (Span(first), Span(most));
-    let said = if little < 15.0 { say::twice_up_to(first, most) } else { say::twice(first, Span(little), most) };
+    let (first, most) = (RoughMinutes(first), RoughMinutes(most));
+    let said =
+        if little < 15.0 { say::twice_up_to(first, most) } else { say::twice(first, RoughMinutes(little), most) };
     let words = block.kitchen.voice().render(said);
     let cautions =
         tomorrow.cautions.into_iter().filter(|caution| caution.id.contains("chill") || caution.id == "cooling");

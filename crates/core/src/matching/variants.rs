@@ -2,12 +2,12 @@
 
 use ergastic_words::{Length, Message, matching as say};
 
-use super::block::Block;
+use super::block::MeatToMatch;
 use super::hurry::Hurry;
 use super::suits;
 use crate::cuts::Shape;
 use crate::cuts::{CUBE_MM, STEWING_PIECE_M, cubes_in};
-use crate::forecast::{ForecastRequest, Meat, Part, ResolvedDish};
+use crate::forecast::{ForecastRequest, Meat, ResolvedDish, ResolvedPart};
 use crate::kitchen::ThingKind;
 use crate::ways::chains::chains;
 use crate::ways::preset::{Chain, Preset};
@@ -58,7 +58,7 @@ struct Cutting {
 }
 
 /// Cuts the block up for a vessel `across_m` wide; none where that makes no sense.
-fn cut_up(block: &Block, lies: &ResolvedDish, shape: Shape, across_m: Option<f64>) -> Option<Cutting> {
+fn cut_up(block: &MeatToMatch, lies: &ResolvedDish, shape: Shape, across_m: Option<f64>) -> Option<Cutting> {
     let meat = match shape {
         Shape::Whole => {
             let lies_down = |across: f64| lies.parts.iter().all(|part| part.sides_m[2] <= 1.05 * across);
@@ -94,7 +94,7 @@ fn halved(meat: &ForecastRequest, lies: &ResolvedDish, across_m: Option<f64>) ->
 
 /// In cubes, but for what is small already.
 fn cubed(meat: &ForecastRequest, lies: &ResolvedDish) -> Option<ForecastRequest> {
-    let small = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M;
+    let small = |part: &ResolvedPart| part.sides_m[0] <= STEWING_PIECE_M;
     if lies.parts.iter().all(small) || lies.parts.iter().any(|part| !suits::cubes(part.bone_pct)) {
         return None;
     }
@@ -105,7 +105,7 @@ fn cubed(meat: &ForecastRequest, lies: &ResolvedDish) -> Option<ForecastRequest>
         let pieces = Some(pieces(mass_kg));
         return Some(ForecastRequest { size_mm, thickness_mm: None, mass_kg: Some(mass_kg), pieces, ..meat.clone() });
     };
-    let part = |(asked, lies): (&Meat, &Part)| {
+    let part = |(asked, lies): (&Meat, &ResolvedPart)| {
         if small(lies) {
             return asked.clone();
         }
@@ -118,12 +118,12 @@ fn cubed(meat: &ForecastRequest, lies: &ResolvedDish) -> Option<ForecastRequest>
 
 /// How the meat is cut up for a preset: what is small or bony already goes into a stew as it comes.
 fn shapes(preset: &Preset, lies: &ResolvedDish) -> &'static [Shape] {
-    let as_it_comes = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M || !suits::cubes(part.bone_pct);
+    let as_it_comes = |part: &ResolvedPart| part.sides_m[0] <= STEWING_PIECE_M || !suits::cubes(part.bone_pct);
     if preset.method == Method::Stew && lies.parts.iter().all(as_it_comes) { &[Whole] } else { preset.shapes }
 }
 
 /// The vessel that a way's meat lies in, m across; none in a bag or on a grate.
-fn across_m(block: &Block, method: Method) -> Option<f64> {
+fn across_m(block: &MeatToMatch, method: Method) -> Option<f64> {
     match method.usual().facts().stands_in {
         StandsIn::PressurePot => Some(block.kitchen.pressure_pot().diameter_cm / 100.0),
         StandsIn::SlowCooker => Some(block.kitchen.slow_cooker().diameter_cm / 100.0),
@@ -132,7 +132,7 @@ fn across_m(block: &Block, method: Method) -> Option<f64> {
     }
 }
 
-fn of_a_preset(block: &Block, lies: &ResolvedDish, preset: &Preset) -> Vec<Variant> {
+fn of_a_preset(block: &MeatToMatch, lies: &ResolvedDish, preset: &Preset) -> Vec<Variant> {
     let across_m = across_m(block, preset.method);
     let Some(kit) = preset.heat.way(preset.method).ok().and_then(|way| way.facts().kit) else { return Vec::new() };
     let cut = shapes(preset, lies).iter().filter_map(|shape| cut_up(block, lies, *shape, across_m));
@@ -153,7 +153,7 @@ fn of_a_preset(block: &Block, lies: &ResolvedDish, preset: &Preset) -> Vec<Varia
     .collect()
 }
 
-fn of_a_chain(block: &Block, lies: &ResolvedDish, chain: Chain) -> Option<Variant> {
+fn of_a_chain(block: &MeatToMatch, lies: &ResolvedDish, chain: Chain) -> Option<Variant> {
     let across_m = chain.in_pot.then(|| block.kitchen.pot().across_m());
     let cutting = [Whole, Halved].iter().find_map(|shape| cut_up(block, lies, *shape, across_m))?;
     Some(Variant {
@@ -170,7 +170,7 @@ fn of_a_chain(block: &Block, lies: &ResolvedDish, chain: Chain) -> Option<Varian
 }
 
 /// Every variant of every way for what is on the block, whether or not its kit is free.
-pub fn variants(block: &Block, lies: &ResolvedDish) -> Vec<Variant> {
+pub fn variants(block: &MeatToMatch, lies: &ResolvedDish) -> Vec<Variant> {
     let units = block.kitchen.units;
     let ways = presets(units);
     let ways = ways.iter().flat_map(|preset| of_a_preset(block, lies, preset));
@@ -184,7 +184,7 @@ pub fn variants(block: &Block, lies: &ResolvedDish) -> Vec<Variant> {
 }
 
 /// Where its vessel does not take it all, the variant becomes several loads: each is computed, all are counted.
-fn into_loads(block: &Block, variant: &mut Variant) {
+fn into_loads(block: &MeatToMatch, variant: &mut Variant) {
     let resolves = |forecast: &ForecastRequest| {
         let full = |case: &ResolvedDish| (case.liquid_l / 1000.0 + case.packing.meat_m3) / case.pot().volume_m3();
         let pressed = forecast.method == Some(Method::Pressure);

@@ -11,7 +11,7 @@ use crate::forecast::Assumed;
 use crate::kitchen::Lane;
 use crate::plan::{Borrowed, Plan, PlanPin};
 use crate::safety::Caution;
-use crate::sheet::{Ready, Taken, TaskId, TaskKind, Window};
+use crate::sheet::{Ready, TaskId, TaskKind, ThingTaken, Window};
 use ergastic_schedule::{Minute, Placed, Problem};
 
 /// One task of a meal.
@@ -218,7 +218,7 @@ pub struct MealSheet {
     /// The clocks change on the way.
     pub clock_changes: Vec<ClockChange>,
     /// The things of the kitchen that each dish takes, and from when to when.
-    pub things: Vec<Taken>,
+    pub things: Vec<ThingTaken>,
     /// The first thing to do.
     pub start_at: Timestamp,
     /// Plates on the table: the bell, or later.

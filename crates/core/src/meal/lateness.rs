@@ -1,8 +1,8 @@
 //! Why a meal is late: a dish that needs longer than there is, or dishes that wait for the same thing.
 
-use ergastic_words::{Join, Message, Span, meal as say};
+use ergastic_words::{Join, Message, RoughMinutes, meal as say};
 
-use super::solve::{FEW_TRIES, MealDish, Placed};
+use super::solve::{FEW_TRIES, MealDish, PlacedMeal};
 use crate::clock::minutes_between;
 use crate::error::Result;
 use crate::kitchen::ThingKind;
@@ -18,19 +18,19 @@ const BRINGS: Minute = 5;
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub(super) fn lateness(courses: &[&MealDish], placed: &Placed, late_min: f64, cancel: &Cancel) -> Result<Message> {
-    let late = say::late(Span(late_min));
+pub(super) fn lateness(courses: &[&MealDish], placed: &PlacedMeal, late_min: f64, cancel: &Cancel) -> Result<Message> {
+    let late = say::late(RoughMinutes(late_min));
     Ok(Message::list([late, reason(courses, placed, cancel)?], Join::Sentences))
 }
 
-fn reason(courses: &[&MealDish], placed: &Placed, cancel: &Cancel) -> Result<Message> {
+fn reason(courses: &[&MealDish], placed: &PlacedMeal, cancel: &Cancel) -> Result<Message> {
     let (placing, problem) = (&placed.placing, &placed.problem);
     let slowest = placing.late_alone.iter().max_by_key(|(_, late)| *late);
     if let Some((dish, alone)) = slowest.filter(|(_, alone)| placing.late - alone <= AS_LATE)
         && let Some(now) = placed.frame.now
     {
         let needs = minutes_between(now, placed.frame.serve_at) + f64::from(*alone);
-        return Ok(say::late_alone(Message::text(courses[*dish].plan.name.clone()), Span(needs)));
+        return Ok(say::late_alone(Message::text(courses[*dish].plan.name.clone()), RoughMinutes(needs)));
     }
     let mut one_more = None;
     for thing in ThingKind::ALL {
@@ -55,7 +55,7 @@ fn reason(courses: &[&MealDish], placed: &Placed, cancel: &Cancel) -> Result<Mes
         }
     }
     Ok(match one_more {
-        Some((sooner, thing)) => say::late_for_want_of(thing.word(), Span(f64::from(sooner))),
+        Some((sooner, thing)) => say::late_for_want_of(thing.word(), RoughMinutes(f64::from(sooner))),
         None => say::late_in_all(),
     })
 }

@@ -52,9 +52,9 @@ struct Without<'a, A> {
 }
 
 /// A name that is not the short form.
-struct Name<S>(S);
+struct LongName<S>(S);
 
-impl<'de, S: DeserializeSeed<'de>> Name<S> {
+impl<'de, S: DeserializeSeed<'de>> LongName<S> {
     fn read<E: serde::de::Error>(self, name: String) -> std::result::Result<S::Value, E> {
         self.0.deserialize(serde::de::value::StringDeserializer::new(name))
     }
@@ -66,7 +66,7 @@ impl<'de, A: MapAccess<'de>> MapAccess<'de> for Without<'_, A> {
     fn next_key_seed<K: DeserializeSeed<'de>>(&mut self, seed: K) -> std::result::Result<Option<K::Value>, A::Error> {
         while let Some(name) = self.inner.next_key::<String>()? {
             if name != SHORT {
-                return Name(seed).read(name).map(Some);
+                return LongName(seed).read(name).map(Some);
             }
             *self.found = self.inner.next_value::<Option<f64>>()?;
         }
@@ -80,8 +80,8 @@ impl<'de, A: MapAccess<'de>> MapAccess<'de> for Without<'_, A> {
 
 impl<'de> Deserialize<'de> for AskedBench {
     fn deserialize<D: Deserializer<'de>>(deserializer: D) -> std::result::Result<Self, D::Error> {
-        struct Fields;
-        impl<'de> Visitor<'de> for Fields {
+        struct MarinadeFields;
+        impl<'de> Visitor<'de> for MarinadeFields {
             type Value = AskedBench;
 
             fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
@@ -95,6 +95,6 @@ impl<'de> Deserialize<'de> for AskedBench {
                 Ok(AskedBench { marinate_h, bench })
             }
         }
-        deserializer.deserialize_map(Fields)
+        deserializer.deserialize_map(MarinadeFields)
     }
 }

@@ -8,7 +8,7 @@ use utoipa::ToSchema;
 
 use super::marinate::AskedBench;
 use crate::clock::Hours;
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::ForecastRequest;
 use crate::kitchen::{Kitchen, ThingKind, each_thing};
@@ -260,7 +260,7 @@ impl SheetRequest {
             if count <= most {
                 return Ok(());
             }
-            Err(Error::new(Kind::OutOfRange, field, count, errors::at_most(most as u32)))
+            Err(Error::new(WhatIsWrong::OutOfRange, field, count, errors::at_most(most as u32)))
         };
         if self.dishes.is_empty() {
             return Err(Error::missing("dishes", errors::at_least_one_dish()));

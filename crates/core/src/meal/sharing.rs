@@ -2,11 +2,11 @@
 
 use crate::error::{Result, unless_refused};
 use crate::ways::oven::Oven;
-use ergastic_words::{Dial, Span, Voice, meal as say};
+use ergastic_words::{Dial, RoughMinutes, Voice, meal as say};
 
 use super::answer::GaveWay;
 use super::solve::MealDish;
-use super::table::Table;
+use super::table::MealInput;
 use crate::forecast::Heat;
 use crate::kitchen::ThingKind;
 use crate::plan::Plan;
@@ -43,7 +43,7 @@ pub(super) struct Shared {
 
 /// The courses with their oven brought to one setting, where that can be and there are not ovens enough; which of them gave way.
 /// The setting is that of the dish with most meat, so that the least is changed.
-pub(super) fn shared(table: &Table, courses: &[MealDish]) -> Result<Option<Shared>> {
+pub(super) fn shared(table: &MealInput, courses: &[MealDish]) -> Result<Option<Shared>> {
     let ovens = table.kitchen.ovens.iter().filter(|oven| !oven.lent).count();
     if ovens == 0 || !table.kitchen.has(ThingKind::Oven) {
         return Ok(None);
@@ -83,7 +83,7 @@ pub(super) fn shared(table: &Table, courses: &[MealDish]) -> Result<Option<Share
 fn told(i: usize, before: &MealDish, after: &MealDish, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {
     let longer_min = after.ready_min - before.ready_min;
     let dish = ergastic_words::Message::text(before.plan.name.clone());
-    let (from, to, by) = (Dial(from_c), Dial(to_c), Span(longer_min.abs()));
+    let (from, to, by) = (Dial(from_c), Dial(to_c), RoughMinutes(longer_min.abs()));
     let said =
         if longer_min >= 0.0 { say::gave_way_longer(dish, from, to, by) } else { say::gave_way(dish, from, to, by) };
     GaveWay { dish: before.plan.name.clone(), number: i as u32 + 1, from_c, to_c, longer_min, text: voice.render(said) }

@@ -1,7 +1,7 @@
 //! The whole of it: a request in, a meal's sheet out.
 
 use crate::kitchen::ThingKind;
-use ergastic_words::{Message, Share, Span, meal as say, sheet as told};
+use ergastic_words::{Message, RoughMinutes, Share, meal as say, sheet as told};
 use jiff::Timestamp;
 
 use super::answer::{ClockChange, DishHours, MealConflict, MealSheet, MealTask, PlacingProblem};
@@ -9,8 +9,8 @@ use super::clocks::{changes, second_time};
 use super::lateness::lateness;
 use super::request::{Pin, SheetRequest};
 use super::sharing::{Shared, shared};
-use super::solve::{FEW_TRIES, MealDish, Placed, TRIES, begins, courses, laid, place};
-use super::table::Table;
+use super::solve::{FEW_TRIES, MealDish, PlacedMeal, TRIES, begins, courses, laid, place};
+use super::table::MealInput;
 use super::under_way::UnderWay;
 use super::ways_out::ways_out;
 use super::wrapping::wrapped_when_up;
@@ -18,7 +18,7 @@ use crate::clock::minutes_between;
 use crate::error::{Result, unless_refused};
 use crate::kitchen::Kitchen;
 use crate::plan::{Borrowed, Plan};
-use crate::sheet::{Conflict, Steps, Taken, TakenAs, Task, TaskId, Window, broken_promises, set_c, short, taken};
+use crate::sheet::{Conflict, Steps, TakenAs, Task, TaskId, ThingTaken, Window, broken_promises, set_c, short, taken};
 
 /// What a degree costs by which a dish gives way, in minutes of guests. Working value.
 const A_DEGREE: f64 = 0.5;
@@ -28,7 +28,7 @@ const A_DEGREE: f64 = 0.5;
 /// # Errors
 /// Names the field that can't be used.
 pub fn meal_sheet(request: &SheetRequest, kitchen: &Kitchen, now: Timestamp) -> Result<MealSheet> {
-    worked_back(&Table::lay(request, kitchen, now)?)
+    worked_back(&MealInput::lay(request, kitchen, now)?)
 }
 
 /// The same in a kitchen that nobody has described.
@@ -36,7 +36,7 @@ pub fn meal_sheet(request: &SheetRequest, kitchen: &Kitchen, now: Timestamp) -> 
 /// # Errors
 /// Names the field that can't be used.
 pub fn meal_sheet_anywhere(request: &SheetRequest, now: Timestamp) -> Result<MealSheet> {
-    worked_back(&Table::lay_anywhere(request, now)?)
+    worked_back(&MealInput::lay_anywhere(request, now)?)
 }
 
 /// A meal's dishes as they are planned, and of each how its cook stands, if it is being cooked.
@@ -49,8 +49,8 @@ pub struct Dishes {
 }
 
 impl Dishes {
-    fn table(&self, kitchen: &Kitchen, now: Timestamp) -> Result<Table> {
-        Ok(Table { under_way: self.under_way.clone(), ..Table::of_plans(&self.plans, kitchen, now)? })
+    fn table(&self, kitchen: &Kitchen, now: Timestamp) -> Result<MealInput> {
+        Ok(MealInput { under_way: self.under_way.clone(), ..MealInput::of_plans(&self.plans, kitchen, now)? })
     }
 }
 
@@ -90,13 +90,13 @@ pub fn meal_tried(
 }
 
 /// Dishes on a table of their own, beside what other meals take.
-fn among(dishes: &Dishes, before: &[Dishes], kitchen: &Kitchen, now: Timestamp) -> Result<Table> {
+fn among(dishes: &Dishes, before: &[Dishes], kitchen: &Kitchen, now: Timestamp) -> Result<MealInput> {
     let mut table = dishes.table(kitchen, now)?;
     let mut taken = Vec::new();
     for other in before {
         // Another meal that can't be cooked hinders this one in nothing.
         let Ok(theirs) = other.table(kitchen, now) else { continue };
-        let theirs = Table { taken: std::mem::take(&mut taken), ..theirs };
+        let theirs = MealInput { taken: std::mem::take(&mut taken), ..theirs };
         taken = match unless_refused(courses(&theirs))? {
             Some(own) => place(&theirs, &own.iter().collect::<Vec<_>>(), FEW_TRIES)?.takes,
             None => theirs.taken,
@@ -106,7 +106,7 @@ fn among(dishes: &Dishes, before: &[Dishes], kitchen: &Kitchen, now: Timestamp) 
     Ok(table)
 }
 
-fn worked_back(table: &Table) -> Result<MealSheet> {
+fn worked_back(table: &MealInput) -> Result<MealSheet> {
     let own = courses(table)?;
     let as_asked: Vec<&MealDish> = own.iter().collect();
     let tries = if table.only_tried { FEW_TRIES } else { TRIES };
@@ -140,7 +140,7 @@ fn worked_back(table: &Table) -> Result<MealSheet> {
 
 /// The tasks of all dishes in the order of their hours, with whose they are.
 fn in_order(
-    table: &Table,
+    table: &MealInput,
     courses: &[&MealDish],
     dishes: &[Vec<Task>],
     clock_changes: &[ClockChange],
@@ -183,9 +183,9 @@ fn in_order(
 }
 
 fn answer(
-    table: &Table,
+    table: &MealInput,
     courses: &[&MealDish],
-    placed: &Placed,
+    placed: &PlacedMeal,
     dishes: &[Vec<Task>],
     gave_way: Vec<super::answer::GaveWay>,
 ) -> Result<MealSheet> {
@@ -210,7 +210,7 @@ fn answer(
     let shut = placed.frame.shut.iter().filter(|away| away.end > start_at && away.begin < served_at);
     let things = courses.iter().zip(dishes).flat_map(|(course, list)| taken(&course.plan, &table.kitchen, list));
     let why = match (late_min > 0.0, courses.len()) {
-        (true, _) => say::why_late(Span(late_min)),
+        (true, _) => say::why_late(RoughMinutes(late_min)),
         (false, 1) => say::why_one(Share(table.certainty[0])),
         (false, many) => say::why(many as u32, Share(table.certainty.iter().copied().fold(1.0, f64::min))),
     };
@@ -239,8 +239,8 @@ fn answer(
 }
 
 /// The placing as a problem with what was found for it.
-fn as_problem(table: &Table, courses: &[&MealDish], placed: &Placed) -> PlacingProblem {
-    let Placed { problem, placing, .. } = placed;
+fn as_problem(table: &MealInput, courses: &[&MealDish], placed: &PlacedMeal) -> PlacingProblem {
+    let PlacedMeal { problem, placing, .. } = placed;
     let laid = (1..).zip(laid(table, courses)).filter_map(|(number, steps)| Some((number, steps?)));
     let blocks =
         laid.flat_map(|(number, steps): (usize, &Steps)| steps.blocks.iter().map(move |block| (number, block)));
@@ -264,7 +264,7 @@ fn as_problem(table: &Table, courses: &[&MealDish], placed: &Placed) -> PlacingP
 
 /// Who does what, where there are several pairs of hands: each goes on with the dish they were at, if they are free. Who has a
 /// task in hand keeps it.
-fn whose(tasks: &mut [MealTask], table: &Table) {
+fn whose(tasks: &mut [MealTask], table: &MealInput) {
     let mut hands: Vec<_> =
         table.kitchen.hands.iter().filter(|hands| !hands.lent).map(|hands| hands.name.clone()).collect();
     let helpers = table.terms.borrowed.iter().filter(|borrowed| **borrowed == Borrowed::Hands);
@@ -295,10 +295,10 @@ fn band(course: &MealDish, list: &[Task], served_at: Timestamp) -> (crate::sheet
     course.worked.bands(&course.plan.name, met, lift)
 }
 
-fn hours(table: &Table, i: usize, course: &MealDish, list: &[Task], served_at: Timestamp) -> DishHours {
+fn hours(table: &MealInput, i: usize, course: &MealDish, list: &[Task], served_at: Timestamp) -> DishHours {
     let finishing_min = course.worked.durations.finishing_min();
     let certainty = table.certainty[i];
-    let why = told::why(Share(certainty), Span(course.ready_min), Span(finishing_min));
+    let why = told::why(Share(certainty), RoughMinutes(course.ready_min), RoughMinutes(finishing_min));
     let mut cautions = vec![crate::safety::cooling(course.worked.case.voice)];
     cautions.extend(course.worked.durations.cautions.clone());
     DishHours {
@@ -315,18 +315,18 @@ fn hours(table: &Table, i: usize, course: &MealDish, list: &[Task], served_at: T
 }
 
 /// Dishes that want one pot at the same hour: there are too few, or both name it.
-fn one_pot_for_two(table: &Table, courses: &[&MealDish], dishes: &[Vec<Task>]) -> Vec<MealConflict> {
-    let mut pots: Vec<(usize, Taken)> = Vec::new();
+fn one_pot_for_two(table: &MealInput, courses: &[&MealDish], dishes: &[Vec<Task>]) -> Vec<MealConflict> {
+    let mut pots: Vec<(usize, ThingTaken)> = Vec::new();
     for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
         // Of pressure pots and slow cookers the placing knows how many there are.
-        let counted = |pot: &Taken| table.kitchen.pots.iter().any(|own| own.id == pot.thing);
+        let counted = |pot: &ThingTaken| table.kitchen.pots.iter().any(|own| own.id == pot.thing);
         let pot = taken(&course.plan, &table.kitchen, list).into_iter().find(|thing| thing.taken_as == TakenAs::Pot);
         pots.extend(pot.filter(counted).map(|pot| (i, pot)));
     }
     let mut found = Vec::new();
     for (at, (second, pot)) in pots.iter().enumerate() {
         let both =
-            |(_, other): &&(usize, Taken)| other.thing == pot.thing && other.from < pot.to && pot.from < other.to;
+            |(_, other): &&(usize, ThingTaken)| other.thing == pot.thing && other.from < pot.to && pot.from < other.to;
         let Some((first, _)) = pots[..at].iter().find(both) else { continue };
         let name = |dish: usize| Message::text(courses[dish].plan.name.clone());
         let said = say::one_pot_for_two(Message::text(pot.name.clone()), name(*first), name(*second));
@@ -338,9 +338,9 @@ fn one_pot_for_two(table: &Table, courses: &[&MealDish], dishes: &[Vec<Task>]) -
 
 /// What can't be kept, in words: promises of the placing, things that are lent out, a time of the cook's own that is too short, the bell.
 fn conflicts(
-    table: &Table,
+    table: &MealInput,
     courses: &[&MealDish],
-    placed: &Placed,
+    placed: &PlacedMeal,
     dishes: &[Vec<Task>],
     late_min: f64,
 ) -> Result<Vec<MealConflict>> {

@@ -3,13 +3,13 @@
 use jiff::Timestamp;
 use rayon::prelude::*;
 
-use super::table::{Table, unknown_task};
+use super::table::{MealInput, unknown_task};
 use crate::clock::{Stretch, merged, plus_minutes};
 use crate::error::{Error, Result};
 use crate::plan::Plan;
 use crate::sheet::{
-    Frame, Settled, Steps, Stock, TABLE_WAITS, TakenSpan, Task, TaskId, needed_min, problem, steps, taken_spans, tasks,
-    whole,
+    PlacingFrame, Settled, Steps, Stock, TABLE_WAITS, TakenSpan, Task, TaskId, needed_min, problem, steps, taken_spans,
+    tasks, whole,
 };
 use ergastic_schedule::{Placing, Problem, solve};
 
@@ -32,7 +32,7 @@ impl MealDish {
     ///
     /// # Errors
     /// Names the plan's field that can't be used.
-    pub fn of(plan: &Plan, table: &Table) -> Result<Self> {
+    pub fn of(plan: &Plan, table: &MealInput) -> Result<Self> {
         let worked = Settled::new(plan, &table.kitchen, &[], None)?;
         let ready_min = needed_min(&worked, plan, &table.kitchen)?;
         let mut steps = steps(plan, &worked, ready_min);
@@ -57,7 +57,7 @@ fn plating_min(alone_min: f64, dishes: usize) -> f64 {
 ///
 /// # Errors
 /// Of the first dish that can't be, or of a pin that means no task.
-pub(super) fn courses(table: &Table) -> Result<Vec<MealDish>> {
+pub(super) fn courses(table: &MealInput) -> Result<Vec<MealDish>> {
     let work = |(i, plan): (usize, &Plan)| {
         MealDish::of(plan, table).map_err(|error: Error| error.within(&format!("dishes[{i}]")))
     };
@@ -71,10 +71,10 @@ pub(super) fn courses(table: &Table) -> Result<Vec<MealDish>> {
 }
 
 /// A meal with its hours.
-pub(super) struct Placed {
+pub(super) struct PlacedMeal {
     pub problem: Problem,
     pub placing: Placing,
-    pub frame: Frame,
+    pub frame: PlacingFrame,
     /// The first job of each dish.
     pub firsts: Vec<usize>,
     /// All that it takes, and what was taken before it.
@@ -94,7 +94,10 @@ fn pins(plan: &Plan) -> impl Iterator<Item = (TaskId, Timestamp)> {
 }
 
 /// The steps of each course that is to be laid; none of what is being cooked.
-pub(super) fn laid<'a>(table: &'a Table, courses: &'a [&'a MealDish]) -> impl Iterator<Item = Option<&'a Steps>> + 'a {
+pub(super) fn laid<'a>(
+    table: &'a MealInput,
+    courses: &'a [&'a MealDish],
+) -> impl Iterator<Item = Option<&'a Steps>> + 'a {
     courses.iter().enumerate().map(|(dish, course)| table.cook_of(dish).is_none().then_some(&course.steps))
 }
 
@@ -102,7 +105,7 @@ pub(super) fn laid<'a>(table: &'a Table, courses: &'a [&'a MealDish]) -> impl It
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub(super) fn place(table: &Table, courses: &[&MealDish], tries: usize) -> Result<Placed> {
+pub(super) fn place(table: &MealInput, courses: &[&MealDish], tries: usize) -> Result<PlacedMeal> {
     let mut stock = Stock::of(&table.kitchen);
     for borrowed in &table.terms.borrowed {
         stock.add((*borrowed).into());
@@ -113,7 +116,7 @@ pub(super) fn place(table: &Table, courses: &[&MealDish], tries: usize) -> Resul
     }
     let shut = merged([shorter(&table.asleep, f64::from(table.terms.less_sleep_min)), table.away.clone()].concat());
     let nights = courses.first().map(|course| crate::sheet::nights(&course.worked, table.serve_at)).unwrap_or_default();
-    let frame = Frame {
+    let frame = PlacingFrame {
         serve_at: table.serve_at,
         now: Some(table.now),
         stock,
@@ -128,7 +131,7 @@ pub(super) fn place(table: &Table, courses: &[&MealDish], tries: usize) -> Resul
     let asked: Vec<&Steps> = laid(table, courses).map(|steps| steps.unwrap_or(&nothing)).collect();
     let under_way = courses.iter().enumerate().filter_map(|(dish, course)| Some((table.cook_of(dish)?, course)));
     let taken: Vec<TakenSpan> = under_way.flat_map(|(cook, course)| cook.takes(&course.worked)).collect();
-    let frame = Frame { taken: [frame.taken, taken].concat(), ..frame };
+    let frame = PlacingFrame { taken: [frame.taken, taken].concat(), ..frame };
     let asked_for = problem(&asked, &frame);
     let placing =
         solve(&asked_for, tries.min(TRIES_BY_JOBS / asked_for.jobs.len().pow(2).max(1)), &table.kitchen.how.cancel)?;
@@ -138,10 +141,10 @@ pub(super) fn place(table: &Table, courses: &[&MealDish], tries: usize) -> Resul
         firsts.push(first);
         first += steps.blocks.len();
     }
-    Ok(Placed { takes: taken_spans(&asked_for, &placing, &frame), problem: asked_for, placing, frame, firsts })
+    Ok(PlacedMeal { takes: taken_spans(&asked_for, &placing, &frame), problem: asked_for, placing, frame, firsts })
 }
 
-impl Placed {
+impl PlacedMeal {
     /// A dish's tasks, where it was laid.
     pub fn tasks(&self, course: &MealDish, dish: usize) -> Vec<Task> {
         let named = (course.plan.name.as_str(), dish);

@@ -7,15 +7,13 @@ use jiff::tz::TimeZone;
 use super::request::{Counts, MAX_DISHES, Pin, SheetRequest};
 use super::under_way::UnderWay;
 use crate::clock::{Stretch, check_instant, comes_twice, instant, minutes_between, plus_minutes, spans, zone};
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::forecast::Assumed;
 use crate::kitchen::Kitchen;
 use crate::plan::{Borrowed, MAX_MIN, Plan, PlanPin};
 use crate::prepare::own_vessels;
-use crate::sheet::{TakenSpan, TaskId};
+use crate::sheet::{FURTHEST_MIN, TakenSpan, TaskId};
 
-/// A meal is laid over so many days before its bell at the most, min.
-const FURTHEST_MIN: f64 = 8.0 * 1440.0;
 /// A bell may lie so far off, days.
 const BELL_DAYS: [f64; 2] = [-1.0, 60.0];
 
@@ -30,7 +28,7 @@ pub(super) struct Terms {
 
 /// Everything a meal is worked out from.
 #[derive(Debug, Clone)]
-pub(super) struct Table {
+pub(super) struct MealInput {
     pub kitchen: Kitchen,
     pub zone: TimeZone,
     pub serve_at: Timestamp,
@@ -113,7 +111,7 @@ fn plans(request: &SheetRequest, kitchen: &Kitchen, serve_at: Timestamp) -> Resu
     Ok(plans)
 }
 
-impl Table {
+impl MealInput {
     /// Fills a request in.
     ///
     /// # Errors
@@ -218,7 +216,7 @@ impl Table {
     /// The same for a kitchen that nobody has described.
     ///
     /// # Errors
-    /// As [`Table::lay`].
+    /// As [`MealInput::lay`].
     pub fn lay_anywhere(request: &SheetRequest, now: Timestamp) -> Result<Self> {
         let counts = request.kitchen.as_ref().map(Counts::or_usual);
         let pots = Some(request.dishes.len().clamp(Kitchen::default().pots.len(), MAX_DISHES) as u32);
@@ -274,5 +272,5 @@ fn meant(pin: &Pin, dishes: usize, zone: &TimeZone) -> Result<(usize, TaskId, Pl
 
 /// A task that is not on the sheet.
 pub(super) fn unknown_task(field: &str, id: &str) -> Error {
-    Error::said(Kind::Unknown, field.to_owned(), Message::text(id.to_owned()), errors::a_task())
+    Error::said(WhatIsWrong::Unknown, field.to_owned(), Message::text(id.to_owned()), errors::a_task())
 }

@@ -1,10 +1,10 @@
 //! When a meal can't be kept: what would help, each really worked out.
 
-use ergastic_words::{Message, Span, meal as say};
+use ergastic_words::{Message, RoughMinutes, meal as say};
 
 use super::answer::{WayChange, WayOut};
-use super::solve::{FEW_TRIES, MealDish, Placed, place};
-use super::table::{Table, Terms};
+use super::solve::{FEW_TRIES, MealDish, PlacedMeal, place};
+use super::table::{MealInput, Terms};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Result, unless_refused};
 use crate::plan::Borrowed;
@@ -18,14 +18,14 @@ const HELPS_FROM_MIN: f64 = 10.0;
 const MAX_TOLD: usize = 4;
 
 /// What would help, the best first; nothing where nothing is amiss.
-pub(super) fn ways_out(table: &Table, courses: &[&MealDish], placed: &Placed) -> Result<Vec<WayOut>> {
+pub(super) fn ways_out(table: &MealInput, courses: &[&MealDish], placed: &PlacedMeal) -> Result<Vec<WayOut>> {
     let amiss = placed.placing.late > 0 || !placed.placing.broken.is_empty();
     if !amiss {
         return Ok(Vec::new());
     }
     let voice = table.voice();
     let mut found = Vec::new();
-    let mut told = |text: Message, trade: Message, tried: Placed, change: WayChange| {
+    let mut told = |text: Message, trade: Message, tried: PlacedMeal, change: WayChange| {
         let sooner = minutes_between(tried.served_at(), placed.served_at());
         let fewer = placed.placing.broken.len() as i64 - tried.placing.broken.len() as i64;
         if sooner < HELPS_FROM_MIN && (fewer <= 0 || sooner < 0.0) {
@@ -60,7 +60,7 @@ pub(super) fn ways_out(table: &Table, courses: &[&MealDish], placed: &Placed) ->
     let mut ways: Vec<WayOut> = found.into_iter().map(|(_, way)| way).take(MAX_TOLD).collect();
     if placed.placing.late > 0 {
         let serve_at = later_serving(placed.served_at(), |serve_at| {
-            let later = Table { serve_at, now: plus_minutes(table.now, TO_DECIDE_MIN), ..table.clone() };
+            let later = MealInput { serve_at, now: plus_minutes(table.now, TO_DECIDE_MIN), ..table.clone() };
             Ok(match place(&later, courses, 0)?.placing {
                 placing if placing.late > 0 => Met::Late,
                 placing => Met::kept(placing.broken.is_empty()),
@@ -78,7 +78,7 @@ pub(super) fn ways_out(table: &Table, courses: &[&MealDish], placed: &Placed) ->
 }
 
 /// The table with something more of the kitchen, or of the night: what, what it costs, and the change.
-fn lent(table: &Table) -> Vec<(Message, Message, Table, WayChange)> {
+fn lent(table: &MealInput) -> Vec<(Message, Message, MealInput, WayChange)> {
     let borrowed = [
         (Borrowed::Hands, say::more_hands(), say::more_hands_trade()),
         (Borrowed::Pan, say::second_pan(), say::second_pan_trade()),
@@ -88,15 +88,15 @@ fn lent(table: &Table) -> Vec<(Message, Message, Table, WayChange)> {
     let with = |(thing, text, trade)| {
         let borrowed = [&table.terms.borrowed[..], &[thing]].concat();
         let terms = Terms { borrowed, ..table.terms };
-        (text, trade, Table { terms, ..table.clone() }, WayChange::Borrow { thing })
+        (text, trade, MealInput { terms, ..table.clone() }, WayChange::Borrow { thing })
     };
     let mut found: Vec<_> = borrowed.into_iter().map(with).collect();
     if !table.asleep.is_empty() {
         let less_sleep_min = table.terms.less_sleep_min + BORROWED_SLEEP_MIN;
         let terms = Terms { less_sleep_min, ..table.terms.clone() };
-        let text = say::less_sleep(Span(f64::from(BORROWED_SLEEP_MIN)));
+        let text = say::less_sleep(RoughMinutes(f64::from(BORROWED_SLEEP_MIN)));
         let change = WayChange::Sleep { minutes: BORROWED_SLEEP_MIN };
-        found.push((text, say::less_sleep_trade(), Table { terms, ..table.clone() }, change));
+        found.push((text, say::less_sleep_trade(), MealInput { terms, ..table.clone() }, change));
     }
     found
 }

@@ -2,11 +2,11 @@
 
 use crate::error::{Result, unless_refused};
 use crate::ways::pit::InThePit;
-use ergastic_words::{Message, Span, Temperature, Voice, meal as say};
+use ergastic_words::{Message, RoughMinutes, Temperature, Voice, meal as say};
 
 use super::answer::GaveWay;
-use super::solve::{FEW_TRIES, MealDish, Placed, begins, place};
-use super::table::Table;
+use super::solve::{FEW_TRIES, MealDish, PlacedMeal, begins, place};
+use super::table::MealInput;
 use crate::clock::minutes_between;
 use crate::sheet::TaskId;
 
@@ -28,7 +28,7 @@ fn wrapped_at_c(course: &MealDish) -> Option<f64> {
 const WAITS_MIN: f64 = 240.0;
 
 /// Whether something is broken, or a wrapped dish was begun long before it must be so that its wrap falls by day.
-fn is_worth_asking(table: &Table, courses: &[&MealDish], placed: &Placed) -> bool {
+fn is_worth_asking(table: &MealInput, courses: &[&MealDish], placed: &PlacedMeal) -> bool {
     let waits = |(i, course): (usize, &&MealDish)| {
         if table.cook_of(i).is_some() {
             return false;
@@ -44,9 +44,9 @@ fn is_worth_asking(table: &Table, courses: &[&MealDish], placed: &Placed) -> boo
 /// The dish whose later wrap makes the meal better, wrapped at the coolest middle that does: its number from 0, how it is cooked then,
 /// and that in words.
 pub(super) fn wrapped_when_up(
-    table: &Table,
+    table: &MealInput,
     courses: &[&MealDish],
-    placed: &Placed,
+    placed: &PlacedMeal,
 ) -> Result<Option<(usize, MealDish, GaveWay)>> {
     if !is_worth_asking(table, courses, placed) {
         return Ok(None);
@@ -60,7 +60,7 @@ pub(super) fn wrapped_when_up(
             let Some(later) = unless_refused(MealDish::of(&plan, table))? else { continue };
             let mut with = courses.to_vec();
             with[i] = &later;
-            let Placed { placing: tried, .. } = place(table, &with, FEW_TRIES)?;
+            let PlacedMeal { placing: tried, .. } = place(table, &with, FEW_TRIES)?;
             let stands = &placed.placing;
             if tried.cost < stands.cost - BETTER
                 && tried.broken.len() <= stands.broken.len()
@@ -77,6 +77,6 @@ pub(super) fn wrapped_when_up(
 fn told(i: usize, before: &MealDish, after: &MealDish, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {
     let longer_min = after.ready_min - before.ready_min;
     let dish = Message::text(before.plan.name.clone());
-    let said = say::wrapped_when_up(dish, Temperature(from_c), Temperature(to_c), Span(longer_min.max(0.0)));
+    let said = say::wrapped_when_up(dish, Temperature(from_c), Temperature(to_c), RoughMinutes(longer_min.max(0.0)));
     GaveWay { dish: before.plan.name.clone(), number: i as u32 + 1, from_c, to_c, longer_min, text: voice.render(said) }
 }

@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::in_the_pan::aromatics;
-use super::laid::Laid;
+use super::laid::BenchFigures;
 use super::pan::BROWNS_FROM_C;
 
 /// Less sinew than this gives no body to speak of, kg.
@@ -32,7 +32,7 @@ pub struct Reasons {
     pub list: Vec<String>,
 }
 
-impl Laid<'_> {
+impl BenchFigures<'_> {
     pub(super) fn reasons(&self) -> Reasons {
         let in_words = |said: Vec<Message>| said.into_iter().map(|said| self.case.voice.render(said)).collect();
         let first = self.case.first();

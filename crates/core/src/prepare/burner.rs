@@ -1,6 +1,6 @@
 //! What heats the pan: a burner of the hob, or the element under a pressure pot's own insert.
 
-use crate::bench::{Hob, Prepare};
+use crate::bench::{BurnerAsked, Prepare};
 use crate::finish::boils_off_kg_s;
 use crate::forecast::ResolvedDish;
 use crate::heat::hob::HobKind;
@@ -22,7 +22,7 @@ impl Burner {
     /// The hob's, as the bench says or the kitchen has it.
     pub(crate) fn of_hob(bench: &Prepare, kitchen: &Kitchen) -> Self {
         let hob = bench.hob.unwrap_or_default();
-        if hob == Hob::default() && !kitchen.has(ThingKind::Burner) {
+        if hob == BurnerAsked::default() && !kitchen.has(ThingKind::Burner) {
             return FIRE;
         }
         let own = kitchen.burner();

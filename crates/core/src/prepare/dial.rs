@@ -10,7 +10,7 @@ use crate::forecast::{ForecastRequest, Heat, ResolvedDish, forecast};
 use crate::heat::pot::Simmer;
 use crate::ways::Setting;
 use crate::ways::coals::OverCoals;
-use ergastic_physics::coals::{Coals, FRESH_EVERY_MIN, OVER_AT_A_SIMMER, TURN_EVERY_MIN, briquettes_for};
+use ergastic_physics::coals::{CoalFire, FRESH_EVERY_MIN, OVER_AT_A_SIMMER, TURN_EVERY_MIN, briquettes_for};
 
 /// The dish at one setting.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -115,13 +115,13 @@ fn tried(request: &ForecastRequest, chosen: &Heat, setting: Setting, voice: Voic
 
 /// Coals under and over, with their times.
 pub(super) fn coal_ring(case: &ResolvedDish, end_min: f64) -> Option<CoalRing> {
-    let coals: &Coals = &case.stages.iter().find_map(|stage| stage.medium.get::<OverCoals>())?.coals;
+    let coals: &CoalFire = &case.stages.iter().find_map(|stage| stage.medium.get::<OverCoals>())?.coals;
     let p = &case.how.model.p.coals;
     let steady = briquettes_for(p, coals.diameter_m, coals.height_m, 150.0);
-    let still = Coals { under: 0, over: 0, ..*coals };
+    let still = CoalFire { under: 0, over: 0, ..*coals };
     // What wind and cold take is found by asking how much cooler the same coals are in them.
-    let calm = Coals { under: 14, over: 7, wind_takes: 0.0, air_c: 20.0, ..still };
-    let here = Coals { wind_takes: coals.wind_takes, air_c: coals.air_c, ..calm };
+    let calm = CoalFire { under: 14, over: 7, wind_takes: 0.0, air_c: 20.0, ..still };
+    let here = CoalFire { wind_takes: coals.wind_takes, air_c: coals.air_c, ..calm };
     let short = (calm.full_c(p) - here.full_c(p)) * 1.8 / p.fahrenheit_each;
     let wanted = f64::max(4.0, steady + short);
     let over = (wanted * OVER_AT_A_SIMMER).round();

@@ -12,7 +12,7 @@ use crate::bench::Prepare;
 use crate::forecast::{Forecast, ResolvedDish};
 
 /// Everything about the dish that has a figure.
-pub(super) struct Laid<'a> {
+pub(super) struct BenchFigures<'a> {
     pub case: &'a ResolvedDish,
     pub bench: &'a Prepare,
     pub forecast: &'a Forecast,

@@ -61,15 +61,15 @@ pub use why::{OtherWay, Why, why};
 
 pub(crate) use burner::Burner;
 use ergastic_words::{Message, errors};
-use laid::Laid;
+use laid::BenchFigures;
 
 use crate::bench::{Addition, Larder, Prepare, Trim};
 use crate::cuts::Cut;
 use crate::cuts::PORTION_KG;
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::finish::Target;
 use crate::forecast::{BodyFrom, ForBody, Forecast, ForecastRequest, Meat, ResolvedDish, forecast};
-use crate::heat::pot::{Lid, Vessel};
+use crate::heat::pot::{Lid, PotMeasures};
 use crate::kitchen::Kitchen;
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::juices::FAT_KG_PER_L;
@@ -157,7 +157,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let later = goes_in_later(bench, &case, &predicted, hours);
     let (coals, schools) =
         (dial::coal_ring(&case, hours * 60.0), schools::schools(&case, &request, bench, kitchen, wet)?);
-    let laid = Laid {
+    let laid = BenchFigures {
         case: &case,
         bench,
         forecast: &predicted,
@@ -206,7 +206,7 @@ fn refuse(request: &ForecastRequest) -> Result<()> {
     let parts = request.parts.iter().flatten().filter_map(|part| part.cut);
     for cut in request.cut.into_iter().chain(parts) {
         if let Some(why) = cut.refusal() {
-            return Err(Error::new(Kind::Unsuitable, "cut", cut.key(), why));
+            return Err(Error::new(WhatIsWrong::Unsuitable, "cut", cut.key(), why));
         }
     }
     Ok(())
@@ -223,7 +223,7 @@ fn with_room(request: &ForecastRequest) -> (ForecastRequest, Option<f64>) {
     if wanted_m <= pot.height_m || wanted_m > 0.8 {
         return (request.clone(), None);
     }
-    let higher = Vessel { height_cm: Some(wanted_m * 100.0), ..vessel.clone() };
+    let higher = PotMeasures { height_cm: Some(wanted_m * 100.0), ..vessel.clone() };
     (ForecastRequest { vessel: Some(higher), ..request.clone() }, Some(pot.height_m))
 }
 

@@ -9,7 +9,7 @@ use super::answer::Prepared;
 use crate::bench::{Addition, Brine, Later, Level, SearIn, Soak};
 use crate::cuts::{CUBE_MM, Cut};
 use crate::forecast::{Heat, ResolvedDish, StageRequest, Until};
-use crate::heat::pot::{Lid, Simmer, Vessel};
+use crate::heat::pot::{Lid, PotMeasures, Simmer};
 use crate::json::patch_of;
 use crate::kitchen::Kitchen;
 use crate::kitchen::{ThingKind, Used};
@@ -103,13 +103,13 @@ pub struct Offers {
 }
 
 /// A plan to be changed, in the cook's words.
-struct Change<'a> {
+struct PlanChange<'a> {
     plan: &'a Plan,
     before: Value,
     voice: Voice,
 }
 
-impl Change<'_> {
+impl PlanChange<'_> {
     fn offer(&self, id: impl Into<String>, words: Message, chosen: bool, change: impl FnOnce(&mut Plan)) -> Offer {
         let mut after = self.plan.clone();
         change(&mut after);
@@ -120,7 +120,7 @@ impl Change<'_> {
 /// What may be chosen for a plan that has been worked out.
 pub(super) fn offers(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, prepared: &Prepared) -> Offers {
     let before = serde_json::to_value(plan).unwrap_or_default();
-    let change = Change { plan, before, voice: case.voice };
+    let change = PlanChange { plan, before, voice: case.voice };
     let pots = plan.forecast.stages.is_none();
     let method = case.first().method;
     let in_pot = matches!(method, Method::Braise | Method::Stew);
@@ -143,7 +143,7 @@ pub(super) fn offers(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, prepar
         level: level(&change, prepared),
         pot: named(&change, plan.pots_in(kitchen), plan.pot_in(kitchen), |plan, id| {
             plan.uses.pot = Some(id);
-            plan.forecast.vessel = plan.forecast.vessel.as_ref().and_then(Vessel::only_lid);
+            plan.forecast.vessel = plan.forecast.vessel.as_ref().and_then(PotMeasures::only_lid);
         }),
         shape: if in_pot { shape(&change, case) } else { Vec::new() },
         source: if in_pot && pots { source(&change, case) } else { Vec::new() },
@@ -154,7 +154,12 @@ pub(super) fn offers(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, prepar
 }
 
 /// Things of the kitchen to choose from; none where there is nothing to choose.
-fn named(change: &Change, things: Vec<Used>, used: Option<Used>, set: impl Fn(&mut Plan, String) + Copy) -> Vec<Offer> {
+fn named(
+    change: &PlanChange,
+    things: Vec<Used>,
+    used: Option<Used>,
+    set: impl Fn(&mut Plan, String) + Copy,
+) -> Vec<Offer> {
     let offer = |thing: Used| {
         let words = if thing.lent { say::offer_lent(thing.name) } else { Message::text(thing.name.to_owned()) };
         let chosen = used.is_some_and(|used| used.id == thing.id);
@@ -163,7 +168,7 @@ fn named(change: &Change, things: Vec<Used>, used: Option<Used>, set: impl Fn(&m
     things.into_iter().map(offer).collect()
 }
 
-fn cut_up(change: &Change, prepared: &Prepared) -> Vec<Offer> {
+fn cut_up(change: &PlanChange, prepared: &Prepared) -> Vec<Offer> {
     let forecast = &change.plan.forecast;
     if forecast.parts.is_some() {
         return Vec::new();
@@ -200,7 +205,7 @@ fn thickness(plan: &Plan, prepared: &Prepared) -> Option<Thickness> {
     })
 }
 
-fn salting(change: &Change) -> Vec<Offer> {
+fn salting(change: &PlanChange) -> Vec<Offer> {
     let brined = change.plan.prepare.brine.is_some();
     vec![
         change.offer("dry", say::offer_rubbed(), !brined, |plan| plan.prepare.brine = None),
@@ -210,7 +215,7 @@ fn salting(change: &Change) -> Vec<Offer> {
     ]
 }
 
-fn less_salt(change: &Change) -> Vec<Offer> {
+fn less_salt(change: &PlanChange) -> Vec<Offer> {
     let low = change.plan.prepare.salt_pct <= LOW_SALT_PCT;
     vec![
         change.offer("usual", say::offer_usual_salt(), !low, |plan| plan.prepare.salt_pct = USUAL_SALT_PCT),
@@ -218,7 +223,7 @@ fn less_salt(change: &Change) -> Vec<Offer> {
     ]
 }
 
-fn soak(change: &Change, case: &ResolvedDish) -> Vec<Offer> {
+fn soak(change: &PlanChange, case: &ResolvedDish) -> Vec<Offer> {
     if !case.parts.iter().any(|part| part.facts.cut == Cut::CornedBrisket) {
         return Vec::new();
     }
@@ -231,7 +236,7 @@ fn soak(change: &Change, case: &ResolvedDish) -> Vec<Offer> {
     ]
 }
 
-fn sear_in(change: &Change, method: Method) -> Vec<Offer> {
+fn sear_in(change: &PlanChange, method: Method) -> Vec<Offer> {
     let insert = if method == Method::Pressure { "insert" } else { "pot" };
     let all = [
         (SearIn::Pan, "pan", "pan"),
@@ -249,7 +254,7 @@ fn sear_in(change: &Change, method: Method) -> Vec<Offer> {
     all.map(offer).into()
 }
 
-fn batches(change: &Change, prepared: &Prepared) -> Vec<Offer> {
+fn batches(change: &PlanChange, prepared: &Prepared) -> Vec<Offer> {
     let sear = &prepared.sear;
     if sear.batches == 0 {
         return Vec::new();
@@ -264,7 +269,7 @@ fn batches(change: &Change, prepared: &Prepared) -> Vec<Offer> {
     [Some(fewer), Some(more), usual].into_iter().flatten().collect()
 }
 
-fn level(change: &Change, prepared: &Prepared) -> Vec<Offer> {
+fn level(change: &PlanChange, prepared: &Prepared) -> Vec<Offer> {
     let Some(pot) = &prepared.pot else { return Vec::new() };
     let stands = pot.level_mm / pot.meat_mm;
     let all = [
@@ -285,7 +290,7 @@ fn level(change: &Change, prepared: &Prepared) -> Vec<Offer> {
     all.map(offer).into()
 }
 
-fn shape(change: &Change, case: &ResolvedDish) -> Vec<Offer> {
+fn shape(change: &PlanChange, case: &ResolvedDish) -> Vec<Offer> {
     let vessel = change.plan.forecast.vessel.as_ref();
     let lid = vessel.and_then(|vessel| vessel.lid);
     let own = vessel.is_some_and(|vessel| vessel.only_lid().as_ref() != Some(vessel));
@@ -294,28 +299,28 @@ fn shape(change: &Change, case: &ResolvedDish) -> Vec<Offer> {
     let across_cm = (pot.across_m() * 100.0).round();
     vec![
         change.offer("round", say::offer_round(), own && !tin, |plan| {
-            plan.forecast.vessel = Some(Vessel {
+            plan.forecast.vessel = Some(PotMeasures {
                 diameter_cm: Some(across_cm),
                 height_cm: Some((pot.height_m * 100.0).round()),
                 material: Some(pot.material),
                 lid,
-                ..Vessel::default()
+                ..PotMeasures::default()
             });
         }),
         change.offer("tin", say::offer_tin(), tin, |plan| {
-            plan.forecast.vessel = Some(Vessel {
+            plan.forecast.vessel = Some(PotMeasures {
                 width_cm: Some(25.0),
                 length_cm: Some(35.0),
                 height_cm: Some(8.0),
                 material: Some(pot.material),
                 lid,
-                ..Vessel::default()
+                ..PotMeasures::default()
             });
         }),
     ]
 }
 
-fn source(change: &Change, case: &ResolvedDish) -> Vec<Offer> {
+fn source(change: &PlanChange, case: &ResolvedDish) -> Vec<Offer> {
     let stands = case.first().medium.facts().source.unwrap_or(HeatSource::Oven);
     let all = [
         ("oven", Heat { source: Some(HeatSource::Oven), ..Heat::default() }, HeatSource::Oven),
@@ -332,7 +337,7 @@ fn source(change: &Change, case: &ResolvedDish) -> Vec<Offer> {
 }
 
 /// The lid off or ajar at the end, as a second stage; only where the cook is long enough for one.
-fn ending(change: &Change, prepared: &Prepared) -> Vec<Offer> {
+fn ending(change: &PlanChange, prepared: &Prepared) -> Vec<Offer> {
     let forecast = &change.plan.forecast;
     let Some(half_min) = prepared.forecast.ready_min.p50.filter(|min| *min > 2.0 * LAST_MIN) else { return Vec::new() };
     let ended = |stage: &StageRequest| stage.method.is_none() && stage.heat.is_none();

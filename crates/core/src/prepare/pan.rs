@@ -46,7 +46,7 @@ pub struct HotPan {
 
 /// What is laid in it.
 #[derive(Debug, Clone, PartialEq)]
-pub struct Laid {
+pub struct InPan {
     /// Area against the pan for each side in turn, m².
     pub sides_m2: Vec<f64>,
     /// Water on each side as it is laid, kg/m².
@@ -114,7 +114,7 @@ impl HotPan {
     }
 
     /// Lays a batch in the pan at a temperature and turns it, side by side, each as soon as it is brown.
-    pub fn sear(&self, start_c: f64, laid: &Laid) -> Batch {
+    pub fn sear(&self, start_c: f64, laid: &InPan) -> Batch {
         let mut batch = Batch { low_c: start_c, trace: vec![(0.0, start_c)], ..Batch::default() };
         let (mut celsius, mut clock_s) = (start_c, 0.0);
         for (side, &area) in laid.sides_m2.iter().enumerate() {
@@ -167,8 +167,8 @@ mod tests {
         HotPan { floor_m2, capacity: floor_m2 * 45.0 * 460.0, power_w: watts }
     }
 
-    fn laid(area: f64, film: f64) -> Laid {
-        Laid { sides_m2: vec![area; 2], film, brown_s: 220.0, falls_back: 0.0 }
+    fn laid(area: f64, film: f64) -> InPan {
+        InPan { sides_m2: vec![area; 2], film, brown_s: 220.0, falls_back: 0.0 }
     }
 
     #[test]

@@ -2,7 +2,7 @@
 
 use super::at_the_bench::{AtTheBench, Minds};
 use super::{Dish, Prepared, offers, prepare, resolved, uses};
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::forecast::{ForecastRequest, ResolvedDish};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
@@ -22,7 +22,7 @@ impl Plan {
         let parts = self.forecast.parts.iter().flatten().filter_map(|part| part.cut);
         for cut in self.forecast.cut.into_iter().chain(parts) {
             if let Some(why) = cut.refusal() {
-                return Err(Error::new(Kind::Unsuitable, "forecast.cut", cut.key(), why));
+                return Err(Error::new(WhatIsWrong::Unsuitable, "forecast.cut", cut.key(), why));
             }
         }
         self.request(kitchen).resolve().map_err(|error| error.within("forecast"))

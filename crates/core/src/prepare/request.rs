@@ -6,10 +6,10 @@ use utoipa::ToSchema;
 
 use ergastic_words::Units;
 
-use crate::bench::{Crystal, Hob, Ingredient, Level, Pan, Prepare, Sear, Surface};
+use crate::bench::{BurnerAsked, Crystal, Ingredient, Level, Pan, Prepare, Sear, Surface};
 use crate::finish::Target;
 use crate::forecast::{ForecastRequest, Heat, Meat, with_meat};
-use crate::heat::pot::Vessel;
+use crate::heat::pot::PotMeasures;
 use crate::ways::Method;
 
 with_meat! {
@@ -29,7 +29,7 @@ with_meat! {
         /// How it is heated.
         pub heat: Option<Heat>,
         /// The vessel.
-        pub vessel: Option<Vessel>,
+        pub vessel: Option<PotMeasures>,
         /// Liquid poured in, L; in place of `level`.
         #[schema(minimum = 0, maximum = 60)]
         pub liquid_l: Option<f64>,
@@ -49,7 +49,7 @@ with_meat! {
         /// The pan.
         pub pan: Option<Pan>,
         /// The burner.
-        pub hob: Option<Hob>,
+        pub hob: Option<BurnerAsked>,
         /// How far the liquid comes up the meat.
         pub level: Option<Level>,
         /// Hours over the heat; until tender where not given.

@@ -1,6 +1,6 @@
 //! Where cooks disagree: both schools with their effect on this piece, a default and its reason.
 
-use ergastic_words::{Difference, Grams, Message, Minutes, Span, Voice, Volume, prepare as say};
+use ergastic_words::{Difference, Grams, Message, Minutes, RoughMinutes, Voice, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
 use serde_json::{Value, json};
 use utoipa::ToSchema;
@@ -212,7 +212,7 @@ pub(super) fn schools(
 }
 
 fn browning(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen) -> Question {
-    let at_the_pan = |how: Sear| Span(seared(case, bench, kitchen, |bench| bench.sear = how).min);
+    let at_the_pan = |how: Sear| RoughMinutes(seared(case, bench, kitchen, |bench| bench.sear = how).min);
     let (hard, light) = (at_the_pan(Sear::Hard), at_the_pan(Sear::Light));
     Question {
         id: "sear",
@@ -273,7 +273,11 @@ fn wine(bench: &Prepare, kitchen: &Kitchen) -> Option<Question> {
         id: "wine",
         question: say::wine_question(poured.what.name()),
         options: vec![
-            ("halved", say::wine_question_halved(), say::wine_halved_effect(Span(halved.boiling_down_min(kitchen)))),
+            (
+                "halved",
+                say::wine_question_halved(),
+                say::wine_halved_effect(RoughMinutes(halved.boiling_down_min(kitchen))),
+            ),
             ("whole", say::wine_question_whole(), say::wine_whole_effect(Volume(litres * Wine::Halved.stays()))),
         ],
         chosen: if bench.wine == Wine::Halved { "halved" } else { "whole" },
@@ -288,9 +292,9 @@ fn tempering(case: &ResolvedDish, request: &ForecastRequest, bench: &Prepare) ->
     let (Some(cold), Some(stood)) = (cold?, stood?) else { return Ok(None) };
     let sooner = f64::max(0.0, cold - stood);
     let effect = if sooner < 2.5 {
-        say::temper_little(Difference(stood_c - FROM_THE_FRIDGE_C), Span(cold))
+        say::temper_little(Difference(stood_c - FROM_THE_FRIDGE_C), RoughMinutes(cold))
     } else {
-        say::temper_sooner(Span(sooner), Span(cold))
+        say::temper_sooner(RoughMinutes(sooner), RoughMinutes(cold))
     };
     Ok(Some(Question {
         id: "temper",

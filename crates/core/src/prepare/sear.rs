@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::burner::Burner;
-use super::pan::{Batch, HotPan, Laid, falls_back, usual_kg_per_m2};
+use super::pan::{Batch, HotPan, InPan, falls_back, usual_kg_per_m2};
 use crate::bench::{Prepare, Sear, SearFat, SearIn, Surface};
 use crate::forecast::ResolvedDish;
 use crate::kitchen::Kitchen;
@@ -183,7 +183,7 @@ pub fn sear(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen) -> SearPlan
     // A chunky piece is turned onto its edges too.
     let edges = if thick > 0.5 * middle { vec![thick * long; 2] } else { Vec::new() };
     let film = if bench.surface == Surface::Wet { FILM_WET } else { FILM_PATTED };
-    let lay = |pieces: u32| Laid {
+    let lay = |pieces: u32| InPan {
         sides_m2: [vec![lies_m2; 2], edges.clone()]
             .concat()
             .iter()
@@ -266,10 +266,10 @@ struct Done {
 }
 
 /// One batch after the other: with less than its full wait the pan starts the next where it has come to.
-fn in_a_row(pan: &HotPan, start_c: f64, batches: impl ExactSizeIterator<Item = (u32, Laid)>) -> Vec<Done> {
+fn in_a_row(pan: &HotPan, start_c: f64, batches: impl ExactSizeIterator<Item = (u32, InPan)>) -> Vec<Done> {
     let count = batches.len();
     let mut at_c = start_c;
-    let done = |(number, (pieces, laid)): (usize, (u32, Laid))| {
+    let done = |(number, (pieces, laid)): (usize, (u32, InPan))| {
         let batch = pan.sear(at_c, &laid);
         let recovery_min = if number + 1 < count { recovers_min(pan, &batch, start_c) } else { 0.0 };
         let handled_s = HANDLING_S * f64::from(pieces) * (1.0 + laid.sides_m2.len() as f64);
@@ -284,7 +284,7 @@ fn in_a_row(pan: &HotPan, start_c: f64, batches: impl ExactSizeIterator<Item = (
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::bench::{Hob, Pan};
+    use crate::bench::{BurnerAsked, Pan};
     use crate::cuts::Cut;
     use crate::forecast::ForecastRequest;
     use crate::heat::hob::HobKind;
@@ -333,7 +333,7 @@ mod tests {
     fn a_weak_burner_asks_for_more_batches_and_a_crowded_pan_stews() {
         let ribs = case(8, [50.0, 60.0, 100.0]);
         let thin = Pan { diameter_cm: Some(28.0), mass_kg: Some(0.9), material: Some(Material::Aluminium) };
-        let hob = Hob { watts: Some(1300.0), kind: Some(HobKind::Gas) };
+        let hob = BurnerAsked { watts: Some(1300.0), kind: Some(HobKind::Gas) };
         let weak = Prepare { pan: Some(thin), hob: Some(hob), surface: Surface::Wet, ..Prepare::default() };
         let careful = seared(&ribs, weak.clone());
         let crowded = seared(&ribs, Prepare { per_batch: Some(8), ..weak });

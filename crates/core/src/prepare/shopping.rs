@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
-use super::laid::Laid;
+use super::laid::BenchFigures;
 use super::salt::BACON_G_PER_KG;
 use super::schools::flour_g;
 use crate::bench::{Larder, SearFat, Shelf};
@@ -71,7 +71,7 @@ impl List {
     }
 }
 
-impl Laid<'_> {
+impl BenchFigures<'_> {
     pub fn shopping(&self) -> Vec<ShoppingItem> {
         let mut list = List { items: Vec::new(), voice: self.case.voice };
         self.buy_meat(&mut list);

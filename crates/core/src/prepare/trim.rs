@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::bench::{Prepare, Trim};
-use crate::forecast::{Part, ResolvedDish};
+use crate::forecast::{ResolvedDish, ResolvedPart};
 
 /// A close trim takes so much more than the usual one. Working value.
 const CLOSE: f64 = 1.6;
@@ -23,7 +23,7 @@ impl Trim {
 }
 
 /// Sinew among what is trimmed off, kg.
-pub(super) fn sinew_kg(parts: &[Part]) -> f64 {
+pub(super) fn sinew_kg(parts: &[ResolvedPart]) -> f64 {
     parts.iter().map(|part| SINEW_SHARE * (part.mass_kg - part.trimmed_kg())).sum()
 }
 
@@ -65,7 +65,7 @@ pub(super) fn trimmed(
     people: u32,
     yield_kg: f64,
 ) -> Trimmed {
-    let trimmed_kg: f64 = case.parts.iter().map(Part::trimmed_kg).sum();
+    let trimmed_kg: f64 = case.parts.iter().map(ResolvedPart::trimmed_kg).sum();
     let sinew_kg = sinew_kg(&case.parts);
     let main = case.main();
     let cost = price_per_kg.map(|price| price * case.mass_kg);

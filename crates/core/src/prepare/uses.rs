@@ -4,7 +4,7 @@ use ergastic_words::{Message, kitchen as say};
 
 use crate::bench::{Prepare, SearIn};
 use crate::forecast::{ForecastRequest, Heat};
-use crate::heat::pot::Vessel;
+use crate::heat::pot::PotMeasures;
 use crate::kitchen::{Kitchen, Thing, ThingKind, USUAL_INSERT_W, Used};
 use crate::plan::{Plan, Uses};
 use crate::ways::{HeatSource, Method, StandsIn};
@@ -21,9 +21,9 @@ fn of<'a, T>(things: &'a [Thing<T>], id: Option<&str>) -> Option<&'a Thing<T>> {
 }
 
 /// The vessel that a way stands in: the plan's own where it measures one, else the kitchen's under the plan's lid.
-pub(super) fn vessel(request: &ForecastRequest, uses: &Uses, kitchen: &Kitchen) -> Option<Vessel> {
+pub(super) fn vessel(request: &ForecastRequest, uses: &Uses, kitchen: &Kitchen) -> Option<PotMeasures> {
     let own = request.vessel.clone();
-    if own.as_ref().is_some_and(Vessel::is_sized) {
+    if own.as_ref().is_some_and(PotMeasures::is_sized) {
         return own;
     }
     let Some(mut vessel) = in_kitchen(request, uses, kitchen) else { return own };
@@ -33,7 +33,7 @@ pub(super) fn vessel(request: &ForecastRequest, uses: &Uses, kitchen: &Kitchen) 
     Some(vessel)
 }
 
-fn in_kitchen(request: &ForecastRequest, uses: &Uses, kitchen: &Kitchen) -> Option<Vessel> {
+fn in_kitchen(request: &ForecastRequest, uses: &Uses, kitchen: &Kitchen) -> Option<PotMeasures> {
     let id = uses.pot.as_deref();
     if request.stands_in_the_kitchens_pot() {
         return Some(named(&kitchen.pots, id).map_or_else(|| kitchen.pot(), |pot| pot.measures.clone()));
@@ -92,7 +92,7 @@ impl Plan {
 
     /// The pot, dish, pressure pot or slow cooker it stands in; none where the plan measures a vessel of its own.
     pub(crate) fn pot_in<'a>(&self, kitchen: &'a Kitchen) -> Option<Used<'a>> {
-        if self.forecast.vessel.as_ref().is_some_and(Vessel::is_sized) {
+        if self.forecast.vessel.as_ref().is_some_and(PotMeasures::is_sized) {
             return None;
         }
         let id = self.uses.pot.as_deref();

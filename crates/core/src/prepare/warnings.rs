@@ -1,8 +1,10 @@
 //! What to mind at this bench, said only where it binds.
 
-use ergastic_words::{Join, Message, Minutes, Percent, Span, Strength, Temperature, Voice, Volume, prepare as say};
+use ergastic_words::{
+    Join, Message, Minutes, Percent, RoughMinutes, Strength, Temperature, Voice, Volume, prepare as say,
+};
 
-use super::laid::Laid;
+use super::laid::BenchFigures;
 use super::later::{beans_need_boiling, waits};
 use super::pot::PotAnswer;
 use crate::bench::{Larder, MarinadeOf, Surface};
@@ -27,12 +29,12 @@ const NOTHING_LEFT_L: f64 = 0.01;
 const CORNED_G_PER_KG: [f64; 2] = [25.0, 30.0];
 
 /// Warnings as they are found.
-struct Found {
+struct WarningsFound {
     all: Vec<Caution>,
     voice: Voice,
 }
 
-impl Found {
+impl WarningsFound {
     fn add(&mut self, id: &str, said: Message) {
         self.all.push(Caution::new(id, said, self.voice));
     }
@@ -48,9 +50,9 @@ impl Found {
     }
 }
 
-impl Laid<'_> {
+impl BenchFigures<'_> {
     pub fn warnings(&self) -> Vec<Caution> {
-        let mut found = Found { all: self.forecast.cautions.clone(), voice: self.case.voice };
+        let mut found = WarningsFound { all: self.forecast.cautions.clone(), voice: self.case.voice };
         self.salting(&mut found);
         self.searing(&mut found);
         if let Some(pot) = self.pot {
@@ -61,7 +63,7 @@ impl Laid<'_> {
         found.all
     }
 
-    fn salting(&self, found: &mut Found) {
+    fn salting(&self, found: &mut WarningsFound) {
         let Self { case, bench, salt, .. } = *self;
         let corned = case.parts.iter().any(|part| part.facts.cut == Cut::CornedBrisket);
         let has = |what: Larder| bench.ingredients.iter().any(|thing| thing.what == what);
@@ -85,13 +87,13 @@ impl Laid<'_> {
         }
     }
 
-    fn searing(&self, found: &mut Found) {
+    fn searing(&self, found: &mut WarningsFound) {
         let Self { bench, sear, .. } = *self;
         if sear.stews {
             let low = Temperature(sear.pan_low_c.unwrap_or(0.0));
             let first =
                 if sear.per_batch > sear.most { say::stews_fewer(low, sear.most) } else { say::stews_smaller(low) };
-            let wait = sear.wait_to_brown_min.map_or_else(say::stews_never, |min| say::stews_browns(Span(min)));
+            let wait = sear.wait_to_brown_min.map_or_else(say::stews_never, |min| say::stews_browns(RoughMinutes(min)));
             found.add("stews", Message::list([first, wait], Join::Space));
         }
         found.add_if(sear.happens() && bench.sugared, "scorches", say::scorches);
@@ -100,7 +102,7 @@ impl Laid<'_> {
     }
 
     /// Whether meat and liquid have room, and enough of it is thin.
-    fn how_full(&self, pot: &PotAnswer, found: &mut Found) {
+    fn how_full(&self, pot: &PotAnswer, found: &mut WarningsFound) {
         let pressure = pot.pressure_mm.is_some();
         if !pot.fits && !found.has("pressure_full") {
             let (full, holds) = (Percent(pot.full), Volume(pot.holds_l));
@@ -121,7 +123,7 @@ impl Laid<'_> {
     }
 
     /// Whether the liquid lasts, and is what was meant.
-    fn pouring(&self, pot: &PotAnswer, found: &mut Found) {
+    fn pouring(&self, pot: &PotAnswer, found: &mut WarningsFound) {
         let pressure = pot.pressure_mm.is_some();
         if pot.left_l < NEARLY_DRY * pot.liquid_l && pot.liquid_l > 0.0 && !found.has("boils_dry") {
             let dry = pot.left_l < NOTHING_LEFT_L;
@@ -140,7 +142,7 @@ impl Laid<'_> {
         }
     }
 
-    fn rest(&self, found: &mut Found) {
+    fn rest(&self, found: &mut WarningsFound) {
         let Self { case, bench, forecast, later, .. } = *self;
         let voice = found.voice;
         if let Some(marinade) = bench.marinade {

@@ -1,6 +1,8 @@
 //! What can hurt someone, said only where it binds. Figures are published guidance; local food codes come first.
 
-use ergastic_words::{FoodCode, Guide, Message, Minutes, Percent, Span, Temperature, Voice, Volume, safety as say};
+use ergastic_words::{
+    FoodCode, Guide, Message, Minutes, Percent, RoughMinutes, Temperature, Voice, Volume, safety as say,
+};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -52,7 +54,7 @@ pub const DANGER_MIN: f64 = 240.0;
 pub fn in_danger(minutes: f64, read: bool, voice: Voice) -> Caution {
     let [low, high] = DANGER_C.map(Guide);
     let counted = if read { "readings" } else { "model" };
-    let said = say::in_danger(Span(minutes), counted, low, high, Minutes(DANGER_MIN));
+    let said = say::in_danger(RoughMinutes(minutes), counted, low, high, Minutes(DANGER_MIN));
     Caution::new("in_danger", said, voice)
 }
 
@@ -124,7 +126,7 @@ pub fn cured_pink(voice: Voice) -> Caution {
 
 /// Raw meat that is still warming: so long so far, min.
 pub fn raw_warming(minutes: f64, voice: Voice) -> Caution {
-    let said = say::raw_warming(Span(minutes), Guide(WARM_PAST_C), Minutes(WARM_WITHIN_H * 60.0));
+    let said = say::raw_warming(RoughMinutes(minutes), Guide(WARM_PAST_C), Minutes(WARM_WITHIN_H * 60.0));
     Caution::new("raw_warming", said, voice)
 }
 
@@ -175,7 +177,7 @@ pub fn small_in_pit(voice: Voice) -> Caution {
 
 /// The liquid runs out before the end.
 pub fn boils_dry(hours: f64, voice: Voice) -> Caution {
-    Caution::new("boils_dry", say::boils_dry(Span(hours * 60.0)), voice)
+    Caution::new("boils_dry", say::boils_dry(RoughMinutes(hours * 60.0)), voice)
 }
 
 /// Raw meat on the board.

@@ -88,16 +88,16 @@ pub struct SafetyPage {
 }
 
 /// A line of the page, and what it rests on.
-type Line = (Message, SourceKind);
+type PageLine = (Message, SourceKind);
 
 /// The cautions by step.
 fn parts(voice: Voice) -> Vec<SafetyPart> {
-    let line = |(said, source): Line| SafetyLine {
+    let line = |(said, source): PageLine| SafetyLine {
         text: voice.render(said),
         source,
         source_words: voice.render(say::page_source(source.key())),
     };
-    let part = |(key, lines): (&'static str, Vec<Line>)| SafetyPart {
+    let part = |(key, lines): (&'static str, Vec<PageLine>)| SafetyPart {
         name: voice.render(say::page_part(key)),
         lines: lines.into_iter().map(line).collect(),
     };
@@ -105,7 +105,7 @@ fn parts(voice: Voice) -> Vec<SafetyPart> {
 }
 
 /// Up to the table.
-fn cooked() -> Vec<(&'static str, Vec<Line>)> {
+fn cooked() -> Vec<(&'static str, Vec<PageLine>)> {
     use SourceKind::{Maker, Practice, Published};
     vec![
         (
@@ -143,7 +143,7 @@ fn cooked() -> Vec<(&'static str, Vec<Line>)> {
 }
 
 /// What is kept, and what comes to the table.
-fn kept(voice: Voice) -> Vec<(&'static str, Vec<Line>)> {
+fn kept(voice: Voice) -> Vec<(&'static str, Vec<PageLine>)> {
     use SourceKind::Published;
     let code = voice.food_code();
     let [low, high] = code.hot_hold_elsewhere_c().map(Guide);

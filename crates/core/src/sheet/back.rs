@@ -1,6 +1,6 @@
 //! One dish worked back from its bell.
 
-use ergastic_words::{Share, Span, errors, sheet as say};
+use ergastic_words::{RoughMinutes, Share, errors, sheet as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -8,10 +8,10 @@ use utoipa::ToSchema;
 use super::laid::{Laid, lay_back};
 use super::remedies::{Remedy, remedies};
 use super::tasks::{Conflict, Task, TaskId};
-use super::things::{Taken, short, taken};
+use super::things::{ThingTaken, short, taken};
 use super::worked::{Ready, Settled};
 use crate::clock::{minutes_between, plus_minutes};
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 use crate::forecast::{Forecast, complete};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
@@ -29,7 +29,7 @@ pub struct Sheet {
     /// Minutes the plates come after the bell, at the certainty asked for; 0 when it is met.
     pub late_min: f64,
     /// The things of the kitchen that it takes, and from when to when.
-    pub things: Vec<Taken>,
+    pub things: Vec<ThingTaken>,
     /// What can't be kept.
     pub conflicts: Vec<Conflict>,
     /// The first thing to do.
@@ -86,7 +86,7 @@ pub fn work_back_and_forecast(plan: &Plan, kitchen: &Kitchen, now: Timestamp) ->
 pub(crate) fn needed_min(worked: &Settled, plan: &Plan, kitchen: &Kitchen) -> Result<f64> {
     worked
         .lift_min(plan.certainty(kitchen))
-        .ok_or_else(|| Error::said(Kind::Unsuitable, "forecast", errors::this_heat(), errors::never_tender()))
+        .ok_or_else(|| Error::said(WhatIsWrong::Unsuitable, "forecast", errors::this_heat(), errors::never_tender()))
 }
 
 fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Settled, now: Timestamp) -> Result<Sheet> {
@@ -106,7 +106,7 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Settled, now: Timestamp) -> 
             text: worked.case.voice.render(say::too_late(
                 Share(worked.chance_within(minutes_between(heat_on_at, wanted_lift))),
                 Share(certainty),
-                Span(late_min),
+                RoughMinutes(late_min),
             )),
         });
         remedies(plan, kitchen, now)?
@@ -117,7 +117,7 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Settled, now: Timestamp) -> 
         conflicts.push(Conflict { tasks: vec![TaskId::Braise], text: own.text.clone() });
     }
     let voice = worked.case.voice;
-    let why = voice.render(say::why(Share(certainty), Span(ready_min), Span(finishing)));
+    let why = voice.render(say::why(Share(certainty), RoughMinutes(ready_min), RoughMinutes(finishing)));
     let mut cautions = vec![crate::safety::cooling(voice)];
     cautions.extend(durations.cautions.clone());
     Ok(Sheet {

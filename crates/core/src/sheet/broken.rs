@@ -1,6 +1,6 @@
 //! What a placing does not keep, in words.
 
-use ergastic_words::{Join, Message, Span, Voice, kitchen, sheet as say};
+use ergastic_words::{Join, Message, RoughMinutes, Voice, kitchen, sheet as say};
 use jiff::Timestamp;
 
 use super::steps::{Block, Step, Steps};
@@ -114,11 +114,11 @@ fn one(names: &Names, placing: &Placing, broken: &Broken, voice: Voice) -> (Vec<
             return (vec![(dish, step.id)], voice.render(say::nobody_there(names.what_of((dish, step)))));
         }
         Broken::LeftAlone { from, to, minutes } => {
-            (vec![*from, *to], say::left_alone(Span(f64::from(*minutes)), names.what(*from)))
+            (vec![*from, *to], say::left_alone(RoughMinutes(f64::from(*minutes)), names.what(*from)))
         }
         Broken::OutOfOrder { job, then } => (vec![*job, *then], say::out_of_order(names.what(*job), names.what(*then))),
         Broken::WaitsTooLong { job, then, more } => {
-            let time = Span(f64::from(*more));
+            let time = RoughMinutes(f64::from(*more));
             let held = names.block(*job).is_some_and(|block| block.step(TaskId::Simmer).is_some());
             let said = match held {
                 true => say::held_too_long(names.dish(*job), time),
@@ -127,13 +127,13 @@ fn one(names: &Names, placing: &Placing, broken: &Broken, voice: Voice) -> (Vec<
             (vec![*job, *then], said)
         }
         Broken::EarlyForServing { job, minutes } => {
-            (vec![*job], say::early_for_the_bell(Span(f64::from(*minutes)), names.what(*job)))
+            (vec![*job], say::early_for_the_bell(RoughMinutes(f64::from(*minutes)), names.what(*job)))
         }
         Broken::CutShort { job, then, missing } => {
-            (vec![*job, *then], say::cut_short(names.what(*job), Span(f64::from(*missing))))
+            (vec![*job, *then], say::cut_short(names.what(*job), RoughMinutes(f64::from(*missing))))
         }
         Broken::OffItsTime { job, minutes } => {
-            (vec![*job], say::off_its_time(Span(f64::from(*minutes)), names.what(*job)))
+            (vec![*job], say::off_its_time(RoughMinutes(f64::from(*minutes)), names.what(*job)))
         }
         Broken::Past { job } => (vec![*job], say::past(names.what(*job))),
     };

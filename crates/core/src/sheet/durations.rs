@@ -170,7 +170,7 @@ fn later(plan: &Plan, case: &ResolvedDish, forecast: &Forecast, makes_sauce: boo
 }
 
 /// What is in the pot when it is tender, with what was poured in on the way.
-struct Left {
+struct PotAtTender {
     liquid_l: f64,
     topped_up_l: f64,
     fat_l: f64,
@@ -181,7 +181,7 @@ struct Left {
     dredged_flour_g: f64,
 }
 
-impl Left {
+impl PotAtTender {
     fn of(plan: &Plan, case: &ResolvedDish, forecast: &Forecast, topped_up_l: f64) -> Self {
         let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
         Self {
@@ -217,7 +217,7 @@ impl SauceWork {
         Self { skim_min: 0.0, make_min: 0.0, making: Message::nothing() }
     }
 
-    fn of(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, left: &Left) -> Self {
+    fn of(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, left: &PotAtTender) -> Self {
         let skims = left.fat_l > 0.0;
         let fat_mm = left.fat_l / case.pot().floor_m2;
         let burner = Burner::under_pot(case, &plan.prepare, kitchen);
@@ -251,7 +251,7 @@ impl Durations {
         let sear = in_pot.then(|| sear(case, &plan.prepare, kitchen)).filter(SearPlan::happens);
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
         let top_ups = poured_on_the_way(case, &forecast.curve, cook_min);
-        let left = Left::of(plan, case, forecast, top_ups.iter().map(|pour| pour.l).sum());
+        let left = PotAtTender::of(plan, case, forecast, top_ups.iter().map(|pour| pour.l).sum());
         let last = case.last().medium.facts();
         let makes_sauce = left.liquid_l > NO_SAUCE_L && last.makes_sauce;
         let sauce = if makes_sauce { SauceWork::of(plan, kitchen, case, &left) } else { SauceWork::none() };

@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 use ergastic_words::Voice;
 use jiff::Timestamp;
 
-use super::steps::{Block, Moment, Step, Steps, Where};
+use super::steps::{Block, Step, StepMoment, Steps, Where};
 use super::stock::Stock;
 use super::tasks::{Task, TaskId, Window};
 use crate::clock::{Stretch, minutes_between, plus_minutes};
@@ -26,7 +26,7 @@ const TOLD: f64 = 30.0;
 const LEFT_ALONE: f64 = 1.0;
 
 /// When and where all of it is to be placed.
-pub(crate) struct Frame {
+pub(crate) struct PlacingFrame {
     /// Plates on the table.
     pub serve_at: Timestamp,
     /// Nothing can start before this, if anything.
@@ -61,7 +61,7 @@ impl TakenSpan {
     }
 }
 
-impl Frame {
+impl PlacingFrame {
     /// Minutes from the bell.
     fn minute(&self, at: Timestamp) -> Minute {
         minutes_between(self.serve_at, at).round().clamp(-1e8, 1e8) as Minute
@@ -97,7 +97,7 @@ impl Index {
 }
 
 /// Everything that several dishes ask for, as one problem.
-pub(crate) fn problem(dishes: &[&Steps], frame: &Frame) -> Problem {
+pub(crate) fn problem(dishes: &[&Steps], frame: &PlacingFrame) -> Problem {
     let index = Index::of(dishes);
     let mut problem = Problem {
         kinds: frame.stock.kinds(),
@@ -151,7 +151,7 @@ pub(crate) fn problem(dishes: &[&Steps], frame: &Frame) -> Problem {
 }
 
 /// Everything that a placing takes, for what is placed after it.
-pub(crate) fn taken_spans(problem: &Problem, placing: &Placing, frame: &Frame) -> Vec<TakenSpan> {
+pub(crate) fn taken_spans(problem: &Problem, placing: &Placing, frame: &PlacingFrame) -> Vec<TakenSpan> {
     let at = |minute: Minute| plus_minutes(frame.serve_at, f64::from(minute));
     let of = |kind, setting, from: Minute, to: Minute| TakenSpan {
         kind,
@@ -233,7 +233,7 @@ pub(crate) fn tasks(
     dish: (&str, usize),
     first: usize,
     placing: &Placing,
-    frame: &Frame,
+    frame: &PlacingFrame,
     voice: Voice,
 ) -> Vec<Task> {
     let mut told = Telling { dish: dish.0, voice, tasks: Vec::new() };
@@ -309,14 +309,14 @@ impl Telling<'_> {
         self.tasks.iter().find(|task| task.id == id).map(|task| (task.start, task.end))
     }
 
-    fn moment(&self, moment: Moment) -> Option<Timestamp> {
+    fn moment(&self, moment: StepMoment) -> Option<Timestamp> {
         match moment {
-            Moment::Start(id, minutes) => self.of(id).map(|(start, _)| plus_minutes(start, f64::from(minutes))),
-            Moment::End(id) => self.of(id).map(|(_, end)| end),
+            StepMoment::Start(id, minutes) => self.of(id).map(|(start, _)| plus_minutes(start, f64::from(minutes))),
+            StepMoment::End(id) => self.of(id).map(|(_, end)| end),
         }
     }
 
-    fn stretch(&mut self, stretch: &super::steps::Stretch) {
+    fn stretch(&mut self, stretch: &super::steps::Unattended) {
         let Some((from, to)) = self.moment(stretch.from).zip(self.moment(stretch.to)) else { return };
         let until = stretch.until.and_then(|id| self.of(id)).map_or(to, |(start, _)| start);
         // What it leads to may begin before it is surely over.

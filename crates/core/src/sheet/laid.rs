@@ -3,7 +3,7 @@
 use jiff::Timestamp;
 
 use super::broken::broken_promises;
-use super::hours::{Frame, TABLE_WAITS, problem, tasks};
+use super::hours::{PlacingFrame, TABLE_WAITS, problem, tasks};
 use super::steps::{Steps, steps};
 use super::tasks::{Conflict, Task, TaskId};
 use super::worked::Settled;
@@ -13,8 +13,8 @@ use crate::kitchen::Kitchen;
 use crate::plan::{Plan, PlanPin};
 use ergastic_schedule::{Broken, Placed, Placing, solve};
 
-/// A sheet is laid over so many days before its bell at the most, min.
-const FURTHEST_MIN: f64 = 8.0 * 1440.0;
+/// A timetable goes so many days back from serving at the most, min.
+pub(crate) const FURTHEST_MIN: f64 = 8.0 * 1440.0;
 
 /// The last hour before bed is nobody's for the board, min.
 const BEFORE_BED_MIN: f64 = 60.0;
@@ -52,7 +52,7 @@ pub(crate) fn lay_back(
 ) -> Result<Laid> {
     let asked = steps(plan, worked, ready_min);
     let (from, to) = (plus_minutes(plan.serve_at, -FURTHEST_MIN), plus_minutes(plan.serve_at.max(now), 4.0 * 1440.0));
-    let frame = Frame {
+    let frame = PlacingFrame {
         serve_at: plan.serve_at,
         now: Some(now),
         stock: worked.stock,
@@ -94,7 +94,7 @@ pub(crate) fn lay(
 ) -> Result<Vec<Task>> {
     let asked = steps(plan, worked, minutes_between(on_the_heat, lift_at).max(0.0));
     let known = [(0, TaskId::Simmer, on_the_heat), (0, asked.lifted(), lift_at)];
-    let mut frame = Frame {
+    let mut frame = PlacingFrame {
         serve_at: plus_minutes(lift_at, worked.durations.finishing_min()),
         now: not_before,
         stock: worked.stock,
@@ -125,8 +125,8 @@ pub(crate) fn lay(
 }
 
 /// Where nothing hinders: as soon as can be, whatever the hour.
-fn at_once(asked: &Steps, worked: &Settled) -> Result<(Frame, Placing)> {
-    let frame = Frame {
+fn at_once(asked: &Steps, worked: &Settled) -> Result<(PlacingFrame, Placing)> {
+    let frame = PlacingFrame {
         serve_at: Timestamp::UNIX_EPOCH,
         now: Some(Timestamp::UNIX_EPOCH),
         stock: worked.stock,

@@ -39,7 +39,7 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Vec<Re
     let Some(as_is) = served_at(plan, kitchen, now)? else { return Ok(Vec::new()) };
     let voice = kitchen.voice();
     let mut found = Vec::new();
-    for Candidate { text, trade, plan: changed } in candidates(plan, kitchen) {
+    for RemedyTried { text, trade, plan: changed } in candidates(plan, kitchen) {
         let Some(served_at) = served_at(&changed, kitchen, now)? else { continue };
         if minutes_between(served_at, as_is) >= 10.0 {
             let on_time = served_at <= plan.serve_at;
@@ -128,7 +128,7 @@ fn served_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Option<Ti
 }
 
 /// A change that may help.
-struct Candidate {
+struct RemedyTried {
     text: Message,
     trade: Message,
     plan: Plan,
@@ -136,16 +136,16 @@ struct Candidate {
 
 /// What may be changed about a plan so that it is done sooner: what, what it costs, and the plan with it.
 pub(crate) fn changes_that_help(plan: &Plan, kitchen: &Kitchen) -> Vec<(Message, Message, Plan)> {
-    candidates(plan, kitchen).into_iter().map(|Candidate { text, trade, plan }| (text, trade, plan)).collect()
+    candidates(plan, kitchen).into_iter().map(|RemedyTried { text, trade, plan }| (text, trade, plan)).collect()
 }
 
-fn changed(plan: &Plan, text: Message, trade: Message, change: impl Fn(&mut Plan)) -> Candidate {
+fn changed(plan: &Plan, text: Message, trade: Message, change: impl Fn(&mut Plan)) -> RemedyTried {
     let mut changed = plan.clone();
     change(&mut changed);
-    Candidate { text, trade, plan: changed }
+    RemedyTried { text, trade, plan: changed }
 }
 
-fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
+fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<RemedyTried> {
     let Ok(case) = plan.resolve(kitchen) else { return Vec::new() };
     let seared = plan.prepare.sear != Sear::None && case.first().medium.is_pot();
     let skipped = seared.then(|| {
@@ -172,7 +172,7 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
 }
 
 /// Under pressure, where there is a pot for it.
-fn pressed(plan: &Plan, case: &ResolvedDish, kitchen: &Kitchen) -> Option<Candidate> {
+fn pressed(plan: &Plan, case: &ResolvedDish, kitchen: &Kitchen) -> Option<RemedyTried> {
     let first = &case.first().medium;
     let wet = first.is_pot() && !first.facts().locked;
     if !wet || case.stages.len() > 1 || !kitchen.has(ThingKind::PressurePot) {
@@ -187,7 +187,7 @@ fn pressed(plan: &Plan, case: &ResolvedDish, kitchen: &Kitchen) -> Option<Candid
 }
 
 /// A joint cut into cubes.
-fn cubes(plan: &Plan, case: &ResolvedDish, seared: bool) -> Option<Candidate> {
+fn cubes(plan: &Plan, case: &ResolvedDish, seared: bool) -> Option<RemedyTried> {
     let one = case.stages.len() == 1 && case.parts.len() == 1;
     if case.main().sides_m[0] <= STEWING_PIECE_M || !case.first().medium.is_pot() || !one {
         return None;
@@ -211,7 +211,7 @@ fn cubes(plan: &Plan, case: &ResolvedDish, seared: bool) -> Option<Candidate> {
 const LONG: f64 = 1.3;
 
 /// A long joint cut across in two.
-fn halved(plan: &Plan, case: &ResolvedDish) -> Option<Candidate> {
+fn halved(plan: &Plan, case: &ResolvedDish) -> Option<RemedyTried> {
     let (main, one) = (case.main(), case.parts.len() == 1);
     let [thin, wide, long] = main.sides_m;
     if !one || main.pieces > FEW_PIECES || thin <= STEWING_PIECE_M || long < LONG * wide {
@@ -230,7 +230,7 @@ fn halved(plan: &Plan, case: &ResolvedDish) -> Option<Candidate> {
 const COLD_MIN: f64 = 8.0 * 60.0;
 
 /// A pot dish cooked when there is time for it, chilled, and warmed again.
-fn ahead(plan: &Plan, case: &ResolvedDish) -> Option<Candidate> {
+fn ahead(plan: &Plan, case: &ResolvedDish) -> Option<RemedyTried> {
     let first = &case.first().medium;
     let wet = first.is_pot() && ![StandsIn::PressurePot, StandsIn::SlowCooker].contains(&first.facts().stands_in);
     if !wet || case.stages.len() > 1 {
@@ -261,13 +261,13 @@ fn ahead(plan: &Plan, case: &ResolvedDish) -> Option<Candidate> {
 }
 
 /// A hotter oven or a brisker simmer.
-fn hotter(plan: &Plan, case: &ResolvedDish, kitchen: &Kitchen) -> Option<Candidate> {
+fn hotter(plan: &Plan, case: &ResolvedDish, kitchen: &Kitchen) -> Option<RemedyTried> {
     let hotter = case.first().medium.way().hotter(kitchen.units)?;
     Some(changed(plan, hotter.words, hotter.trade, |plan| plan.forecast.heat = Some(hotter.heat.clone())))
 }
 
 /// Eaten firmer than was meant.
-fn firmer(plan: &Plan, case: &ResolvedDish) -> Option<Candidate> {
+fn firmer(plan: &Plan, case: &ResolvedDish) -> Option<RemedyTried> {
     let (eaten_as, text, trade) = match case.main().eaten_as {
         EatenAs::Spoon | EatenAs::Pull => (EatenAs::Fork, say::serve_in_chunks(), say::serve_in_chunks_trade()),
         EatenAs::Fork | EatenAs::Probe => (EatenAs::Slice, say::serve_in_slices(), say::serve_in_slices_trade()),

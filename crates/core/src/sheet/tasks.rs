@@ -256,10 +256,10 @@ const ALONE: [(TaskId, &str); 36] = [
 ];
 
 /// A task of that number among its like.
-type Numbered = fn(u32) -> TaskId;
+type NumberedTask = fn(u32) -> TaskId;
 
 /// Those of which it may have several.
-const NUMBERED: [(Numbered, &str); 13] = [
+const NUMBERED: [(NumberedTask, &str); 13] = [
     (TaskId::Soak, "soak"),
     (TaskId::Sear, "sear"),
     (TaskId::Warm, "warm"),

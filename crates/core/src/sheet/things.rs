@@ -26,7 +26,7 @@ pub enum TakenAs {
 
 /// A thing with a name, taken by a dish from one moment to another.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Taken {
+pub struct ThingTaken {
     /// The thing.
     pub thing: String,
     /// What it is called.
@@ -48,7 +48,7 @@ fn span(tasks: &[Task], kinds: &[TaskKind]) -> Option<(Timestamp, Timestamp)> {
 }
 
 /// Every thing the dish takes, from its tasks.
-pub(crate) fn taken(plan: &Plan, kitchen: &Kitchen, tasks: &[Task]) -> Vec<Taken> {
+pub(crate) fn taken(plan: &Plan, kitchen: &Kitchen, tasks: &[Task]) -> Vec<ThingTaken> {
     let pan = span(tasks, &[TaskKind::HeatPan, TaskKind::Sear]);
     let burner = span(tasks, &[TaskKind::HeatPan, TaskKind::Sear, TaskKind::Simmer]);
     let pot = span(tasks, &[TaskKind::Deglaze, TaskKind::Simmer, TaskKind::Braise, TaskKind::Skim, TaskKind::Sauce]);
@@ -69,7 +69,7 @@ pub(crate) fn taken(plan: &Plan, kitchen: &Kitchen, tasks: &[Task]) -> Vec<Taken
         .into_iter()
         .filter_map(|(taken_as, used, span)| {
             let (Used { id, name, lent }, (from, to)) = (used?, span?);
-            Some(Taken { thing: id.to_owned(), name: name.to_owned(), taken_as, from, to, lent })
+            Some(ThingTaken { thing: id.to_owned(), name: name.to_owned(), taken_as, from, to, lent })
         })
         .collect()
 }

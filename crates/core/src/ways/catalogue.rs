@@ -6,7 +6,7 @@ use ergastic_physics::medium::Cooling;
 use ergastic_words::{Message, Units, errors, forecast, ways as words};
 
 use super::asked::Heat;
-use super::facts::{Facts, Level, STEWED};
+use super::facts::{Facts, LevelFacts, STEWED};
 use super::fill::Fill;
 use super::id::WayId;
 use super::method::{HeatSource, Method};
@@ -15,7 +15,7 @@ use super::site::Site;
 use super::way::{Offered, Setting, Way};
 use super::{chill, coals, hob};
 use crate::cuts::{Cut, EatenAs};
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 use crate::heat::pot::Simmer;
 
 /// What is asked of one way or another.
@@ -152,7 +152,7 @@ impl Set {
 
 impl Method {
     /// How far up its liquid stands.
-    pub fn level(self) -> Level {
+    pub fn level(self) -> LevelFacts {
         match self {
             Self::Stew => STEWED,
             other => other.usual().facts().level,
@@ -203,7 +203,7 @@ impl Heat {
 }
 
 fn clash(name: &str, allowed: Message) -> Error {
-    Error::said(Kind::Clash, format!("heat.{name}"), errors::a_value(), allowed)
+    Error::said(WhatIsWrong::Clash, format!("heat.{name}"), errors::a_value(), allowed)
 }
 
 /// All presets: of the methods in the order in which they are compared, each from the gentlest.

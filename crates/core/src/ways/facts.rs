@@ -4,7 +4,7 @@ use ergastic_words::{Message, forecast, matching as say, sheet};
 
 use super::cooked_in::CookedIn;
 use super::method::HeatSource;
-use crate::heat::pot::{Lid, Material, Vessel};
+use crate::heat::pot::{Lid, Material, PotMeasures};
 use crate::kitchen::ThingKind;
 use ergastic_physics::places::ROOM_C;
 
@@ -80,7 +80,7 @@ pub enum Buys {
 /// How far up the meat the liquid usually stands: at least so much, and no more than so much a kilo, for a little meat in a
 /// wide pot is not drowned.
 #[derive(Debug, Clone, Copy)]
-pub struct Level {
+pub struct LevelFacts {
     /// Share of the meat's height.
     pub share: f64,
     /// At least, L.
@@ -92,9 +92,9 @@ pub struct Level {
 }
 
 /// A braise: three quarters up.
-pub const BRAISED: Level = Level { share: 0.75, min_l: 0.3, max_l_per_kg: 1.2, why: forecast::level_braise };
+pub const BRAISED: LevelFacts = LevelFacts { share: 0.75, min_l: 0.3, max_l_per_kg: 1.2, why: forecast::level_braise };
 /// A stew: just covered.
-pub const STEWED: Level = Level { share: 1.0, min_l: 0.3, max_l_per_kg: 1.5, why: forecast::level_stew };
+pub const STEWED: LevelFacts = LevelFacts { share: 1.0, min_l: 0.3, max_l_per_kg: 1.5, why: forecast::level_stew };
 
 /// How warm the liquid usually goes in.
 #[derive(Debug, Clone, Copy)]
@@ -124,7 +124,7 @@ pub struct Facts {
     /// The vessel.
     pub stands_in: StandsIn,
     /// The vessel where the kitchen has none.
-    pub vessel: fn() -> Vessel,
+    pub vessel: fn() -> PotMeasures,
     /// The meat lies in water, stock or wine.
     pub is_pot: bool,
     /// What the meat lay in last.
@@ -150,7 +150,7 @@ pub struct Facts {
     /// The last step at the bench, min; none where that is aromatics and deglazing.
     pub into_it_min: Option<f64>,
     /// How far up its liquid stands.
-    pub level: Level,
+    pub level: LevelFacts,
     /// How warm it goes in.
     pub goes_in: GoesIn,
     /// Looks at the meat.
@@ -202,7 +202,7 @@ pub const POT: Facts = Facts {
     thing: None,
     source: None,
     stands_in: StandsIn::Anything,
-    vessel: Vessel::default,
+    vessel: PotMeasures::default,
     is_pot: true,
     lies_in: CookedIn::Pot,
     slow: false,
@@ -260,6 +260,11 @@ impl Facts {
 }
 
 /// A round vessel of its own, cm.
-pub fn round(diameter_cm: f64, height_cm: f64, material: Material) -> Vessel {
-    Vessel { diameter_cm: Some(diameter_cm), height_cm: Some(height_cm), material: Some(material), ..Vessel::default() }
+pub fn round(diameter_cm: f64, height_cm: f64, material: Material) -> PotMeasures {
+    PotMeasures {
+        diameter_cm: Some(diameter_cm),
+        height_cm: Some(height_cm),
+        material: Some(material),
+        ..PotMeasures::default()
+    }
 }

@@ -1,6 +1,6 @@
 //! How a way is named and set, as a request says it.
 
-use ergastic_physics::medium::{SlowCooker, Start as FirstHeat};
+use ergastic_physics::medium::{FirstHeat, SlowCookerSwitch};
 use ergastic_physics::pressure::KEPT_WARM_C;
 use serde::{Deserialize, Serialize};
 use strum::IntoStaticStr;
@@ -126,10 +126,10 @@ impl Release {
 
 impl Settings {
     /// What a slow cooker does at it.
-    pub fn cooker(self) -> SlowCooker {
+    pub fn cooker(self) -> SlowCookerSwitch {
         match self {
-            Self::Low => SlowCooker::Low,
-            Self::High => SlowCooker::High,
+            Self::Low => SlowCookerSwitch::Low,
+            Self::High => SlowCookerSwitch::High,
         }
     }
 

@@ -10,11 +10,11 @@ use super::site::Site;
 use super::steps::DishFacts;
 use crate::bench::{Larder, Wine, Wood};
 use crate::error::Result;
-use crate::heat::pot::{Lid, Vessel};
+use crate::heat::pot::{Lid, PotMeasures};
 
 /// A way as it is asked for, in a usual pot where water boils at so many °C.
 pub(super) fn set_at(way: WayId, asked: &Heat, boil_c: f64) -> Result<Set> {
-    let pot = Vessel::default().resolve(Lid::Tight).unwrap();
+    let pot = PotMeasures::default().resolve(Lid::Tight).unwrap();
     let place = Site {
         pot: &pot,
         stands_on_a_hob: true,

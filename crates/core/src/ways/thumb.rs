@@ -7,7 +7,7 @@ use super::method::Method;
 use crate::error::Result;
 
 /// The meat as a rule of thumb sees it.
-pub struct Meat<'a> {
+pub struct MeatFigures<'a> {
     /// In bites.
     pub small: bool,
     /// A piece, lb.
@@ -17,7 +17,7 @@ pub struct Meat<'a> {
 }
 
 /// A rule with the minutes it gives and why it is wrong here, if it is.
-pub struct Rule {
+pub struct ThumbRule {
     /// The rule.
     pub rule: Message,
     /// What it comes to, min.
@@ -26,7 +26,7 @@ pub struct Rule {
     pub because: Message,
 }
 
-impl Rule {
+impl ThumbRule {
     /// A rule with its minutes.
     pub fn new(rule: Message, minutes: f64, because: Message) -> Self {
         Self { rule, minutes, because }
@@ -34,19 +34,17 @@ impl Rule {
 }
 
 /// What is said of any pot.
-pub(super) fn in_the_pot(meat: &Meat) -> Result<Vec<Rule>> {
+pub(super) fn in_the_pot(meat: &MeatFigures) -> Result<Vec<ThumbRule>> {
     let mut rules = if meat.small {
-        vec![Rule::new(say::thumb_pieces(), 120.0, say::blind_to_size())]
+        vec![ThumbRule::new(say::thumb_pieces(), 120.0, say::blind_to_size())]
     } else {
         vec![
-            Rule::new(say::thumb_pound(), 60.0 * meat.pounds, say::by_weight()),
-            Rule::new(say::thumb_joint(), 180.0, say::blind_to_size()),
+            ThumbRule::new(say::thumb_pound(), 60.0 * meat.pounds, say::by_weight()),
+            ThumbRule::new(say::thumb_joint(), 180.0, say::blind_to_size()),
         ]
     };
-    rules.extend(
-        (meat.another_way)(Method::Pressure, Heat::default())?.map(|pressed| {
-            Rule::new(say::thumb_thrice_pressure(), 3.0 * pressed, say::thumb_thrice_pressure_because())
-        }),
-    );
+    rules.extend((meat.another_way)(Method::Pressure, Heat::default())?.map(|pressed| {
+        ThumbRule::new(say::thumb_thrice_pressure(), 3.0 * pressed, say::thumb_thrice_pressure_because())
+    }));
     Ok(rules)
 }

@@ -15,7 +15,7 @@ use super::preset::Preset;
 use super::rule::HowItHeats;
 use super::site::Site;
 use super::steps::{DishFacts, Instruction, into_the_pot};
-use super::thumb::{self, Meat as MeatByThumb, Rule};
+use super::thumb::{self, MeatFigures, ThumbRule};
 use crate::cuts::{Cut, EatenAs};
 use crate::error::Result;
 use crate::heat::pot::Lid;
@@ -47,7 +47,7 @@ pub struct Setting {
 
 /// A change of the heat, with what it is called and what it costs beside what is computed.
 #[derive(Debug, Clone)]
-pub struct Change {
+pub struct HeatChange {
     /// What is done.
     pub words: Message,
     /// What it costs.
@@ -96,7 +96,7 @@ pub trait Way: Any + Debug {
     ///
     /// # Errors
     /// Nobody waits for them any more.
-    fn by_thumb(&self, meat: &MeatByThumb) -> Result<Vec<Rule>> {
+    fn by_thumb(&self, meat: &MeatFigures) -> Result<Vec<ThumbRule>> {
         thumb::in_the_pot(meat)
     }
     /// Whether meat becomes tender in it at all.
@@ -144,11 +144,11 @@ pub trait Way: Any + Debug {
         None
     }
     /// What else could be done to it now, each with an id.
-    fn could(&self) -> Vec<(&'static str, Change)> {
+    fn could(&self) -> Vec<(&'static str, HeatChange)> {
         Vec::new()
     }
     /// Planned hotter, to be sooner.
-    fn hotter(&self, _units: Units) -> Option<Change> {
+    fn hotter(&self, _units: Units) -> Option<HeatChange> {
         None
     }
     /// What it burns in some hours. Working values: ovens, hobs and pits differ by half.

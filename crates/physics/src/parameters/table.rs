@@ -14,6 +14,8 @@ parameters! {
     meat: Meat,
     /// What heat meets at the meat's surface.
     surface: Surface,
+    /// What comes after the cook: cooling, and warming again.
+    after: AfterFigures,
     /// What pots are made of.
     wall: WallFigures[5],
     /// What covers pots.
@@ -93,6 +95,24 @@ group! {
         fridge: "W/(m² K)" = 12.0, 6.0..=20.0, Working;
         /// Pit air to meat, radiation included.
         pit: "W/(m² K)" = 18.0, 12.0..=28.0, Working;
+    }
+}
+
+group! {
+    /// What takes the heat off food that is done, and brings it back.
+    AfterFigures {
+        /// Still room air to a pot, a tray or an open dish, radiation and some evaporation included.
+        room_air: "W/(m² K)" = 11.0, 8.0..=15.0, Working;
+        /// A fridge's moved air to an open dish, the steam off it included.
+        fridge_air: "W/(m² K)" = 20.0, 12.0..=28.0, Working;
+        /// A blast chiller's air to open trays.
+        blast_air: "W/(m² K)" = 45.0, 30.0..=70.0, Working;
+        /// Stirred ice water through a pot's wall.
+        ice_water: "W/(m² K)" = 170.0, 100.0..=250.0, Working;
+        /// Conductivity of a stew that stirs itself a little as it cools: twice water's.
+        stew_conductivity: "W/(m K)" = 1.2, 0.8..=1.8, Working;
+        /// A hot oven to something small on a tray, its radiation included.
+        oven_air: "W/(m² K)" = 25.0, 18.0..=35.0, Working;
     }
 }
 

@@ -5,7 +5,7 @@ use super::part::PartState;
 use crate::case::{Case, End, Stage};
 
 /// Where `L` cooks are in their chain.
-pub struct Chain<'a, const L: usize> {
+pub struct ChainRun<'a, const L: usize> {
     case: &'a Case,
     /// Stage each is in.
     pub stage: [usize; L],
@@ -20,7 +20,7 @@ pub struct Chain<'a, const L: usize> {
     pub ended_s: Vec<[f64; L]>,
 }
 
-impl<'a, const L: usize> Chain<'a, L> {
+impl<'a, const L: usize> ChainRun<'a, L> {
     /// All in their first stage.
     pub(super) fn new(case: &'a Case) -> Self {
         Self {

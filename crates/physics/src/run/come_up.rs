@@ -1,7 +1,7 @@
 //! How long liquid takes to its first simmer on the hob.
 
 use crate::case::Case;
-use crate::medium::{Medium, Start};
+use crate::medium::{FirstHeat, Medium};
 use crate::vessel::{Vessel, WATER_SPECIFIC_HEAT};
 
 /// Time constant of the rise: by the heat capacity of what stands on the hob, against the pot it was fitted on, s.
@@ -21,7 +21,7 @@ pub fn come_up_s(case: &Case) -> f64 {
     let gap = case.boil_c - case.liquid_start_c;
     let on_the_hob = matches!(
         case.first().medium,
-        Medium::Hob { .. } | Medium::Reheat | Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_)
+        Medium::Hob { .. } | Medium::Reheat | Medium::Oven { start: FirstHeat::Hob, .. } | Medium::Coals(_)
     );
     if !on_the_hob || gap <= reached_k { 0.0 } else { rise_s(case) * (gap / reached_k).ln() }
 }

@@ -2,13 +2,13 @@
 
 use rayon::prelude::*;
 
-use super::lanes::{Holds, PartTimes};
+use super::lanes::{PartTimes, PressureHolds};
 use super::simulate::{Ran, ends_under_pressure, lifted_s, simulate};
 use super::watch::{Moment, Unwatched, Watch};
 use crate::case::Case;
 use crate::how::How;
 use crate::medium::Medium;
-use crate::members::{Drawn, Member, Piece};
+use crate::members::{Drawn, Member, PieceDrawn};
 use crate::units::MINUTE_S;
 use ergastic_cancel::Cancelled;
 
@@ -41,7 +41,7 @@ pub(super) struct Group {
     /// Who they are among all that were drawn; the last group may hold fewer than its lanes.
     pub(super) who: Vec<usize>,
     pub(super) members: [Member; LANES],
-    pub(super) pieces: Vec<[Piece; LANES]>,
+    pub(super) pieces: Vec<[PieceDrawn; LANES]>,
 }
 
 /// The drawn cooks in groups of those that will likely take as long, since a group is stepped until its slowest is done. A
@@ -53,7 +53,7 @@ pub(super) fn groups(case: &Case, drawn: &Drawn) -> Vec<Group> {
     order.sort_by(|a, b| slowness[*a].total_cmp(&slowness[*b]));
     let group = |who: &[usize]| {
         let mut members = [Member::median(&case.model.p.beliefs); LANES];
-        let mut pieces = vec![[Piece::median(&case.model.p.beliefs); LANES]; drawn.pieces.len()];
+        let mut pieces = vec![[PieceDrawn::median(&case.model.p.beliefs); LANES]; drawn.pieces.len()];
         for (lane, i) in who.iter().enumerate() {
             members[lane] = drawn.members[*i];
             for (pieces, drawn) in pieces.iter_mut().zip(&drawn.pieces) {
@@ -80,11 +80,11 @@ pub(super) fn in_drawn_order<T>(count: usize, runs: impl Iterator<Item = (Vec<us
 pub(crate) fn run<const L: usize>(
     case: &Case,
     members: &[Member; L],
-    pieces: &[[Piece; L]],
+    pieces: &[[PieceDrawn; L]],
     watch: &mut dyn Watch<L>,
 ) -> [Times; L] {
     let stays = if ends_under_pressure(case) {
-        Some(simulate(case, members, pieces, Holds::STAYS_ON, &mut Unwatched))
+        Some(simulate(case, members, pieces, PressureHolds::STAYS_ON, &mut Unwatched))
     } else {
         None
     };
@@ -92,11 +92,11 @@ pub(crate) fn run<const L: usize>(
         (None, _) => None,
         (Some(stage), Some(closed)) if stage + 1 == case.stages.len() => Some(solve(case, members, pieces, closed)),
         _ => {
-            let closed = simulate(case, members, pieces, Holds::of([f64::INFINITY; L]), &mut UntilTender);
+            let closed = simulate(case, members, pieces, PressureHolds::of([f64::INFINITY; L]), &mut UntilTender);
             Some(solve(case, members, pieces, &closed))
         }
     };
-    let ran = simulate(case, members, pieces, Holds::of(solved.unwrap_or([f64::INFINITY; L])), watch);
+    let ran = simulate(case, members, pieces, PressureHolds::of(solved.unwrap_or([f64::INFINITY; L])), watch);
     std::array::from_fn(|lane| {
         let hold_s = solved.map_or(f64::INFINITY, |holds| holds[lane]);
         times(case, &ran, stays.as_ref(), lane, hold_s)
@@ -135,7 +135,7 @@ fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane
 ///
 /// Tenderness on opening grows with the hold, so it lies between none and the hold at whose end the meat would be tender
 /// with the pot still `closed`. From that end a secant, kept inside the bracket, comes to the figure.
-fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[Piece; L]], closed: &Ran<L>) -> [f64; L] {
+fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[PieceDrawn; L]], closed: &Ran<L>) -> [f64; L] {
     let stage = case.solved_stage().unwrap_or(0);
     let start_s: [f64; L] = std::array::from_fn(|lane| if stage == 0 { 0.0 } else { closed.ended_s[stage - 1][lane] });
     let tender: [f64; L] =
@@ -149,7 +149,7 @@ fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[Piece; L
     let (mut last_hold, mut last_margin) = ([f64::NAN; L], [f64::NAN; L]);
     let mut best = hold;
     for _ in 0..=SOLVE_ROUNDS {
-        let ran = simulate(case, members, pieces, Holds::of(hold), &mut UntilOpened { stage });
+        let ran = simulate(case, members, pieces, PressureHolds::of(hold), &mut UntilOpened { stage });
         for lane in 0..L {
             let margin = ran.margin[lane];
             if margin >= 1.0 {
@@ -206,7 +206,7 @@ fn run_group(case: &Case, group: &Group) -> [Times; LANES] {
 /// Nobody waits for it any more.
 pub fn median_times(case: &Case, how: &How) -> Result<Times, Cancelled> {
     how.go_on()?;
-    let pieces = vec![[Piece::median(&case.model.p.beliefs)]; case.parts.len()];
+    let pieces = vec![[PieceDrawn::median(&case.model.p.beliefs)]; case.parts.len()];
     let [times] = run(case, &[Member::median(&case.model.p.beliefs)], &pieces, &mut Unwatched);
     Ok(times)
 }
@@ -217,8 +217,9 @@ pub fn median_times(case: &Case, how: &How) -> Result<Times, Cancelled> {
 /// Nobody waits for it any more.
 pub fn median_tender_s(case: &Case, how: &How) -> Result<f64, Cancelled> {
     how.go_on()?;
-    let pieces = vec![[Piece::median(&case.model.p.beliefs)]; case.parts.len()];
-    let ran = simulate(case, &[Member::median(&case.model.p.beliefs)], &pieces, Holds::STAYS_ON, &mut UntilTender);
+    let pieces = vec![[PieceDrawn::median(&case.model.p.beliefs)]; case.parts.len()];
+    let ran =
+        simulate(case, &[Member::median(&case.model.p.beliefs)], &pieces, PressureHolds::STAYS_ON, &mut UntilTender);
     Ok(ran.parts.iter().map(|part| part[0].ready_s).fold(0.0, f64::max))
 }
 

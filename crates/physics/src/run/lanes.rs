@@ -23,14 +23,14 @@ impl PartTimes {
 
 /// How a run deals with time at pressure.
 #[derive(Debug, Clone, Copy)]
-pub struct Holds<const L: usize> {
+pub struct PressureHolds<const L: usize> {
     /// Time at pressure for a stage that solves for it, s.
     pub solved_s: [f64; L],
     /// The last stage's pressure is never let go: what *too far* supposes.
     pub stays_on: bool,
 }
 
-impl<const L: usize> Holds<L> {
+impl<const L: usize> PressureHolds<L> {
     /// As the case says, and a solved stage held for so long, s.
     pub fn of(solved_s: [f64; L]) -> Self {
         Self { solved_s, stays_on: false }

@@ -7,12 +7,12 @@ use super::part::PartState;
 use super::surround::Surround;
 use crate::body::SHELLS;
 use crate::case::Stage;
-use crate::medium::{Cooling, Medium, Start};
-use crate::pit::{Pit, Wrap};
+use crate::medium::{Cooling, FirstHeat, Medium};
+use crate::pit::{Pit, Wrapping};
 use crate::places::{FRIDGE_C, ICE_WATER_C, ROOM_C};
 use crate::pressure::{Pressed, PressureStep, follow};
 use crate::steam::{LATENT_HEAT, SteamOven, saturation, vapour};
-use crate::vessel::{Balance, Simmer, Vessel, WATER_SPECIFIC_HEAT};
+use crate::vessel::{PotBalance, SimmerLevel, Vessel, WATER_SPECIFIC_HEAT};
 
 /// Meat holds the heat of so much water, kg a kg: 3500 over 4186 J/(kg K).
 const MEAT_AS_WATER: f64 = 0.84;
@@ -28,9 +28,9 @@ impl<const L: usize> Surround<'_, L> {
         let still = pot.diffusion(p, vapour(), celsius, lid, false);
         self.loss[lane] = match stage.medium {
             Medium::Hob { simmer } => pot.hob_loss(p, simmer, celsius, lid),
-            Medium::Reheat => pot.hob_loss(p, Simmer::Gentle, celsius, lid),
-            Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_) if !self.simmered[lane] => {
-                pot.hob_loss(p, Simmer::Gentle, celsius, lid)
+            Medium::Reheat => pot.hob_loss(p, SimmerLevel::Gentle, celsius, lid),
+            Medium::Oven { start: FirstHeat::Hob, .. } | Medium::Coals(_) if !self.simmered[lane] => {
+                pot.hob_loss(p, SimmerLevel::Gentle, celsius, lid)
             }
             Medium::SlowCooker(_) | Medium::KeepWarm { .. } => still,
             Medium::Pressure { .. } => p.pressure.seal_loss,
@@ -70,8 +70,8 @@ impl<const L: usize> Surround<'_, L> {
         }
         match stage.medium {
             Medium::Hob { simmer } => self.simmer(lanes, simmer),
-            Medium::Reheat => self.simmer(lanes, Simmer::Gentle),
-            Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_)
+            Medium::Reheat => self.simmer(lanes, SimmerLevel::Gentle),
+            Medium::Oven { start: FirstHeat::Hob, .. } | Medium::Coals(_)
                 if !lanes.clone().all(|lane| self.simmered[lane]) =>
             {
                 self.rise(lanes.clone(), |_| boil_c);
@@ -82,20 +82,16 @@ impl<const L: usize> Surround<'_, L> {
             }
             Medium::Oven { set_c, fan, start } => {
                 let air_c = |since_s: f64| match start {
-                    Start::ColdOven => set_c - (set_c - 20.0) * (-(since_s + 0.5 * STEP_S) / p.pot.cold_oven_s).exp(),
+                    FirstHeat::ColdOven => {
+                        set_c - (set_c - 20.0) * (-(since_s + 0.5 * STEP_S) / p.pot.cold_oven_s).exp()
+                    }
                     _ => set_c,
                 };
                 self.balance(lanes, &stage.vessel, fan, start_s, air_c, parts);
             }
             Medium::Coals(coals) => {
-                self.balance(
-                    lanes,
-                    &stage.vessel,
-                    false,
-                    start_s,
-                    |since_s| coals.oven_c(&p.coals, since_s + 0.5 * STEP_S),
-                    parts,
-                );
+                let air_c = |since_s: f64| coals.oven_c(&p.coals, since_s + 0.5 * STEP_S);
+                self.balance(lanes, &stage.vessel, false, start_s, air_c, parts);
             }
             Medium::Pressure { .. } => {
                 for lane in lanes {
@@ -123,7 +119,7 @@ impl<const L: usize> Surround<'_, L> {
 
     /// Pots on the hob: towards the boil until they simmer as the word says, then held there by eye.
     #[inline(always)]
-    fn simmer(&mut self, lanes: Range<usize>, simmer: Simmer) {
+    fn simmer(&mut self, lanes: Range<usize>, simmer: SimmerLevel) {
         let boil_c = self.case.boil_c;
         let below_boil_k = simmer.below_boil_k(&self.case.model.p);
         for lane in lanes {
@@ -197,7 +193,7 @@ impl<const L: usize> Surround<'_, L> {
         for lane in 0..L {
             oven_c[lane] = air_c[lane] + oven_k[lane];
             heat_capacity[lane] = empty + water_kg[lane] * WATER_SPECIFIC_HEAT;
-            let now = Balance {
+            let now = PotBalance {
                 step_s: STEP_S,
                 celsius: celsius[lane],
                 oven_c: oven_c[lane],
@@ -299,7 +295,7 @@ impl<const L: usize> Surround<'_, L> {
         &mut self,
         lanes: Range<usize>,
         pit: &Pit,
-        wrap: Option<(Wrap, f64)>,
+        wrap: Option<(Wrapping, f64)>,
         start_s: f64,
         parts: &mut [PartState<L>],
     ) {

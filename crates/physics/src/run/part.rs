@@ -5,15 +5,15 @@ use crate::body::{DENSITY, SHELLS, Surroundings};
 use crate::case::Case;
 use crate::conduction::Bodies;
 use crate::juices::juice_equilibrium;
-use crate::members::Piece;
+use crate::members::PieceDrawn;
 use crate::parameters::{Juice, Parameters};
 use crate::part::Part;
-use crate::pit::Wrap;
+use crate::pit::Wrapping;
 use crate::tender::{SOFTENS_FROM_C, Softening};
 use crate::units::HOUR_S;
 
 /// What is let by about the meat in the pit: 1 where it is bare.
-pub(super) struct Cover<const L: usize> {
+pub(super) struct LetBy<const L: usize> {
     pub(super) heat: [f64; L],
     pub(super) vapour: [f64; L],
 }
@@ -42,7 +42,7 @@ pub struct PartState<const L: usize> {
     pub juice_kg: [f64; L],
     pub(super) film: [f64; L],
     pub(super) wrapped: [bool; L],
-    pub(super) cover: Cover<L>,
+    pub(super) cover: LetBy<L>,
     pub(super) around: Surroundings<L>,
     overcooked: [f64; L],
     middle_share: f64,
@@ -54,7 +54,7 @@ pub struct PartState<const L: usize> {
 
 impl<const L: usize> PartState<L> {
     /// `drawn_in` is how far the heat has to go against the raw half-thickness.
-    pub(super) fn new(part: &Part, pieces: &[Piece; L], case: &Case, drawn_in: f64) -> Self {
+    pub(super) fn new(part: &Part, pieces: &[PieceDrawn; L], case: &Case, drawn_in: f64) -> Self {
         let p = &case.model.p;
         let radius = std::array::from_fn(|lane| drawn_in * part.shape.half_thickness_m * pieces[lane].thickness);
         let volume_m3 = part.boneless_kg() / DENSITY;
@@ -73,7 +73,7 @@ impl<const L: usize> PartState<L> {
             juice_kg: [0.0; L],
             film: [0.0; L],
             wrapped: [false; L],
-            cover: Cover { heat: [1.0; L], vapour: [1.0; L] },
+            cover: LetBy { heat: [1.0; L], vapour: [1.0; L] },
             around: Surroundings {
                 air_vapour_pa: [p.pit.vapour_pa; L],
                 ..Surroundings::dry([0.0; L], [0.0; L], [1.0; L])
@@ -96,7 +96,7 @@ impl<const L: usize> PartState<L> {
     }
 
     /// Puts a wrap on a piece that is to have it, or takes it off.
-    pub(super) fn rewrap(&mut self, p: &Parameters, lane: usize, material: Option<Wrap>) {
+    pub(super) fn rewrap(&mut self, p: &Parameters, lane: usize, material: Option<Wrapping>) {
         self.wrapped[lane] &= material.is_some();
         let on = material.filter(|_| self.wrapped[lane]);
         self.cover.heat[lane] = on.map_or(1.0, |_| p.pit.wrapped_heat);

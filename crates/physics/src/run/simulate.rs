@@ -2,13 +2,13 @@
 
 use multiversion::multiversion;
 
-use super::lanes::{HORIZON_S, Holds, PartTimes, STEP_S};
+use super::lanes::{HORIZON_S, PartTimes, PressureHolds, STEP_S};
 use super::part::PartState;
 use super::surround::{SLOW_STEPS, Surround};
 use super::watch::{Moment, Watch};
 use crate::case::{Case, End};
 use crate::medium::Medium;
-use crate::members::{Member, Piece};
+use crate::members::{Member, PieceDrawn};
 
 /// What came of a run.
 pub struct Ran<const L: usize> {
@@ -30,8 +30,8 @@ pub struct Ran<const L: usize> {
 pub fn simulate<const L: usize>(
     case: &Case,
     members: &[Member; L],
-    pieces: &[[Piece; L]],
-    holds: Holds<L>,
+    pieces: &[[PieceDrawn; L]],
+    holds: PressureHolds<L>,
     watch: &mut dyn Watch<L>,
 ) -> Ran<L> {
     let pressed = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));

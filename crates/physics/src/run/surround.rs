@@ -1,8 +1,8 @@
 //! `L` cooks' surroundings: the medium of the stage each is in, its liquid and its steam.
 
-use super::chain::Chain;
+use super::chain::ChainRun;
 use super::come_up::rise_s;
-use super::lanes::{Holds, STEP_S};
+use super::lanes::{PressureHolds, STEP_S};
 use super::part::PartState;
 use crate::case::{Case, End, Stage};
 use crate::medium::{Cooling, Medium};
@@ -51,11 +51,11 @@ pub struct Surround<'a, const L: usize> {
     /// Whether any stage has a pot, whose liquid the juice joins.
     in_pot: bool,
     pub(super) kitchens: Kitchens<L>,
-    pub(super) holds: Holds<L>,
+    pub(super) holds: PressureHolds<L>,
     pub(super) rise: f64,
     pub(super) slow_cooker_fill: f64,
     /// Which stage each is in.
-    pub chain: Chain<'a, L>,
+    pub chain: ChainRun<'a, L>,
     /// Liquid, fat or air, °C.
     pub celsius: [f64; L],
     /// The same at the step's end.
@@ -86,7 +86,7 @@ pub struct Surround<'a, const L: usize> {
 }
 
 impl<'a, const L: usize> Surround<'a, L> {
-    pub(super) fn new(case: &'a Case, members: &'a [Member; L], holds: Holds<L>) -> Self {
+    pub(super) fn new(case: &'a Case, members: &'a [Member; L], holds: PressureHolds<L>) -> Self {
         let fill = (case.packing.meat_m3 + case.liquid_l / 1000.0) / case.first().vessel.volume_m3();
         let mut surround = Self {
             case,
@@ -95,7 +95,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             holds,
             rise: 1.0 - (-STEP_S / rise_s(case)).exp(),
             slow_cooker_fill: (case.model.p.crock.empty + case.model.p.crock.filling * fill).clamp(0.8, 1.5),
-            chain: Chain::new(case),
+            chain: ChainRun::new(case),
             celsius: [case.start_c; L],
             next_c: [case.start_c; L],
             open: Open { waits: [false; L], oven_c: [0.0; L], heat_capacity: [1.0; L], conductance: [0.0; L] },

@@ -2,17 +2,17 @@
 
 use super::*;
 use crate::case::{Case, End, Pour, Stage};
-use crate::coals::{Coals, FRESH_EVERY_MIN};
+use crate::coals::{CoalFire, FRESH_EVERY_MIN};
 use crate::how::How;
-use crate::medium::{Cooling, Medium, SlowCooker, Start};
+use crate::medium::{Cooling, FirstHeat, Medium, SlowCookerSwitch};
 use crate::model::Model;
 use crate::parameters::Parameters;
-use crate::pit::{Mop, Pit, Wrap, psychrometric};
+use crate::pit::{Mop, Pit, Wrapping, psychrometric};
 use crate::record::{Record, recorded};
 use crate::steam::SteamOven;
 use crate::testing::{SIMMERS, case, stage};
 use crate::units::{HOUR_S, MINUTE_S};
-use crate::vessel::{Cover, Simmer, Vessel};
+use crate::vessel::{Cover, SimmerLevel, Vessel};
 
 const SEA_PA: f64 = 101_325.0;
 
@@ -40,7 +40,7 @@ fn medium_c(case: &Case, hours: f64) -> f64 {
     written(case).at(hours * HOUR_S).medium_c
 }
 
-fn oven(set_c: f64, start: Start) -> Medium {
+fn oven(set_c: f64, start: FirstHeat) -> Medium {
     Medium::Oven { set_c, fan: false, start }
 }
 
@@ -55,7 +55,7 @@ fn pit(set_c: f64) -> Pit {
     }
 }
 
-fn smoked(pit: Pit, wrap: Option<(Wrap, f64)>) -> Case {
+fn smoked(pit: Pit, wrap: Option<(Wrapping, f64)>) -> Case {
     Case { liquid_l: 0.0, ..in_one(Medium::Pit { pit, wrap }) }
 }
 
@@ -65,7 +65,7 @@ fn steamed(set_c: f64, fullness: f64) -> Medium {
 
 #[test]
 fn a_pot_on_the_hob_stands_where_its_word_says_and_the_hotter_the_sooner() {
-    let words = [Simmer::Lazy, Simmer::Gentle, Simmer::Brisk, Simmer::Boil];
+    let words = [SimmerLevel::Lazy, SimmerLevel::Gentle, SimmerLevel::Brisk, SimmerLevel::Boil];
     let pots = words.map(|simmer| in_one(Medium::Hob { simmer }));
     for (simmer, pot) in words.iter().zip(&pots) {
         assert!((medium_c(pot, 1.5) - (100.0 - simmer.below_boil_k(&Parameters::USUAL))).abs() < 0.1, "{simmer:?}");
@@ -76,26 +76,27 @@ fn a_pot_on_the_hob_stands_where_its_word_says_and_the_hotter_the_sooner() {
 #[test]
 fn a_pot_in_a_hot_oven_boils_and_loses_the_more_the_less_covers_it() {
     let covers = [Cover::Tight, Cover::Loose, Cover::Ajar, Cover::None];
-    let pots = covers.map(|cover| under(cover, oven(150.0, Start::Hob)));
+    let pots = covers.map(|cover| under(cover, oven(150.0, FirstHeat::Hob)));
     assert!((medium_c(&pots[0], 2.0) - 100.0).abs() < 0.1, "{}", medium_c(&pots[0], 2.0));
-    let steam = covers.map(|cover| written(&under(cover, oven(110.0, Start::Hob))).at(2.0 * HOUR_S).steam_kg);
+    let steam = covers.map(|cover| written(&under(cover, oven(110.0, FirstHeat::Hob))).at(2.0 * HOUR_S).steam_kg);
     assert!(steam.windows(2).all(|pair| pair[0] < pair[1]), "{steam:?}");
     // Without a lid evaporation holds it under the boil.
-    assert!(medium_c(&under(Cover::None, oven(110.0, Start::Hob)), 2.0) < 95.0);
+    assert!(medium_c(&under(Cover::None, oven(110.0, FirstHeat::Hob)), 2.0) < 95.0);
 }
 
 #[test]
 fn a_cold_oven_costs_time_and_the_hob_first_saves_it() {
-    let [hob, hot, cold] = [Start::Hob, Start::Oven, Start::ColdOven].map(|start| ready_h(&in_one(oven(150.0, start))));
+    let [hob, hot, cold] =
+        [FirstHeat::Hob, FirstHeat::Oven, FirstHeat::ColdOven].map(|start| ready_h(&in_one(oven(150.0, start))));
     assert!(hob < hot && hot < cold, "{hob} {hot} {cold}");
-    assert!(come_up_s(&in_one(oven(150.0, Start::Hob))) > 5.0 * MINUTE_S);
-    assert_eq!(come_up_s(&in_one(oven(150.0, Start::Oven))), 0.0);
+    assert!(come_up_s(&in_one(oven(150.0, FirstHeat::Hob))) > 5.0 * MINUTE_S);
+    assert_eq!(come_up_s(&in_one(oven(150.0, FirstHeat::Oven))), 0.0);
 }
 
 #[test]
 fn coals_burn_down_unless_fresh_ones_go_on_and_the_wind_takes_of_them() {
     let fire = |fresh_every_s: f64, wind_takes: f64| {
-        in_one(Medium::Coals(Coals {
+        in_one(Medium::Coals(CoalFire {
             under: 10,
             over: 14,
             diameter_m: 0.26,
@@ -130,7 +131,7 @@ fn time_at_pressure_is_solved_for_the_lid_that_opens_on_tender_meat() {
 
 #[test]
 fn a_slow_cooker_takes_hours_to_get_there_and_never_boils() {
-    let [low, high] = [SlowCooker::Low, SlowCooker::High].map(|set| in_one(Medium::SlowCooker(set)));
+    let [low, high] = [SlowCookerSwitch::Low, SlowCookerSwitch::High].map(|set| in_one(Medium::SlowCooker(set)));
     assert!(medium_c(&low, 1.0) < 80.0 && (medium_c(&low, 10.0) - 92.0).abs() < 1.0);
     assert!(medium_c(&high, 10.0) < 98.0 && ready_h(&high) < ready_h(&low));
     let kept = in_one(Medium::KeepWarm { at_c: 70.0 });
@@ -155,7 +156,7 @@ fn a_bare_piece_in_the_pit_stalls_and_a_wrap_shortens_that() {
         (at(78.0) - at(62.0)) / HOUR_S
     };
     let bare = smoked(pit(120.0), None);
-    let [paper, foil] = [Wrap::Paper, Wrap::Foil].map(|wrap| smoked(pit(120.0), Some((wrap, 62.0))));
+    let [paper, foil] = [Wrapping::Paper, Wrapping::Foil].map(|wrap| smoked(pit(120.0), Some((wrap, 62.0))));
     let [bare_h, paper_h, foil_h] = [&bare, &paper, &foil].map(stall_h);
     assert!(bare_h > paper_h && paper_h > foil_h, "{bare_h} {paper_h} {foil_h}");
     let mopped = Pit { mop: Some(Mop { from_s: HOUR_S, every_s: 0.75 * HOUR_S }), ..pit(120.0) };

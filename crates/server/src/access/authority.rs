@@ -42,7 +42,7 @@ const LOCAL_NETWORKS: [(&str, u8); 7] = [
 
 /// What is kept of it.
 #[derive(Serialize, Deserialize)]
-struct Kept {
+struct KeptKeys {
     certificate: String,
     key: String,
     ends_at: Timestamp,
@@ -99,14 +99,14 @@ impl Authority {
         let told = || file.display().to_string();
         if file.exists() {
             let text = std::fs::read_to_string(&file).with_context(told)?;
-            let kept: Kept = serde_json::from_str(&text).with_context(told)?;
+            let kept: KeptKeys = serde_json::from_str(&text).with_context(told)?;
             if kept.ends_at > now + LEAF_HOLDS && names.iter().all(|name| vouched(&kept.names, name)) {
                 return Self::of(kept, now);
             }
         }
         let (key, ends_at) = (KeyPair::generate()?, now + HOLDS);
         let certificate = params(names, now, ends_at)?.self_signed(&key)?.pem();
-        let kept = Kept { certificate, key: key.serialize_pem(), ends_at, names: names.to_vec() };
+        let kept = KeptKeys { certificate, key: key.serialize_pem(), ends_at, names: names.to_vec() };
         // Whole or not at all, and never for others to read.
         let half = file.with_extension("new");
         let mut out = std::fs::OpenOptions::new()
@@ -121,8 +121,8 @@ impl Authority {
         Self::of(kept, now)
     }
 
-    fn of(kept: Kept, now: Timestamp) -> anyhow::Result<Self> {
-        let Kept { certificate: pem, key, ends_at, names } = kept;
+    fn of(kept: KeptKeys, now: Timestamp) -> anyhow::Result<Self> {
+        let KeptKeys { certificate: pem, key, ends_at, names } = kept;
         let certificate = CertificateDer::from_pem_slice(pem.as_bytes())?;
         let issuer = Issuer::new(params(&names, now, ends_at)?, KeyPair::from_pem(&key)?);
         Ok(Self { certificate, pem, issuer, ends_at })

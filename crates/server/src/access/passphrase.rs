@@ -3,7 +3,7 @@
 use argon2::password_hash::phc::PasswordHash;
 use argon2::password_hash::{PasswordHasher, PasswordVerifier};
 use argon2::{Algorithm, Argon2, Params, Version};
-use ergastic_core::error::Kind;
+use ergastic_core::error::WhatIsWrong;
 use ergastic_core::{Error, Result};
 use ergastic_words::service as say;
 use zxcvbn::{Score, zxcvbn};
@@ -20,7 +20,7 @@ const OURS: [&str; 6] = ["ergastic", "kitchen", "galley", "cook", "braise", "pas
 /// # Errors
 /// When it is too short, too long, or among what is guessed first.
 pub fn check(passphrase: &str) -> Result<()> {
-    let refused = |allowed| Error::said(Kind::OutOfRange, "passphrase", say::this_passphrase(), allowed);
+    let refused = |allowed| Error::said(WhatIsWrong::OutOfRange, "passphrase", say::this_passphrase(), allowed);
     let length = passphrase.chars().count();
     if !(MIN..=MAX).contains(&length) {
         return Err(refused(say::passphrase_length(MIN as u32, MAX as u32)));

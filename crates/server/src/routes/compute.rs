@@ -6,7 +6,7 @@ use ergastic_core::bench::OnTheShelf;
 use ergastic_core::cuts::{AtTheCounter, at_the_counter};
 use ergastic_core::finish::{Sauce, SauceRequest, sauce};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
-use ergastic_core::matching::{MatchRequest, Matched, Row, match_ways, overview};
+use ergastic_core::matching::{MatchRequest, Matched, OverviewRow, match_ways, overview};
 use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet};
 use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
 use ergastic_core::safety::{SafetyPage, safety_page};
@@ -103,8 +103,8 @@ pub async fn post_match(State(app): State<App>, Json(request): Json<MatchRequest
 }
 
 /// Every cut against every way, for usual pieces at this kitchen's altitude.
-#[utoipa::path(get, path = "/api/match/overview", responses((status = 200, body = Vec<Row>)))]
-pub async fn get_overview(State(app): State<App>) -> ApiResult<Json<Vec<Row>>> {
+#[utoipa::path(get, path = "/api/match/overview", responses((status = 200, body = Vec<OverviewRow>)))]
+pub async fn get_overview(State(app): State<App>) -> ApiResult<Json<Vec<OverviewRow>>> {
     let kitchen = app.store.kitchen().await?;
     app.compute(WorkLane::Bench, kitchen, overview).await.map(Json)
 }

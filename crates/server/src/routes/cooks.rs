@@ -12,9 +12,9 @@ use ergastic_core::afterwards::Afterwards;
 use ergastic_core::cook::{
     CookLine, CookSummary, CookView, Event, GoneWrong, WhatIf, gone_wrong, plated, unread_in, what_if,
 };
-use ergastic_core::error::{Kind, Unit, in_range};
+use ergastic_core::error::{Unit, WhatIsWrong, in_range};
 use ergastic_core::plan::Plan;
-use ergastic_store::{StoredCook, What};
+use ergastic_store::{StoredCook, Trashable};
 use ergastic_words::{Voice, errors};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
@@ -184,7 +184,7 @@ pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>
 /// Puts a cook in the bin.
 #[utoipa::path(delete, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
 pub async fn delete_cook(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
-    app.store.put_away(What::Cook, id, app.clock.now()).await?;
+    app.store.put_away(Trashable::Cook, id, app.clock.now()).await?;
     app.changed(Change::Cook { id });
     Ok(StatusCode::NO_CONTENT)
 }
@@ -222,7 +222,7 @@ pub async fn append(
         let view = folded(&app, &cook, &kitchen, now).await?;
         if let Some(at) = events.iter().position(|event| view.passed_over.contains(&event.id)) {
             let field = format!("[{at}].happened");
-            return Err(Error::said(Kind::Clash, field, errors::this_change(), errors::no_such_change()).into());
+            return Err(Error::said(WhatIsWrong::Clash, field, errors::this_change(), errors::no_such_change()).into());
         }
         match app.store.append(id, from_seq, &events, &summaries::reckoned(&cook, &view)).await {
             Err(ergastic_store::Error::Moved) => {}

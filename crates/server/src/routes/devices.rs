@@ -7,10 +7,10 @@ use axum::extract::State;
 use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use ergastic_core::Error;
-use ergastic_core::error::Kind;
+use ergastic_core::error::WhatIsWrong;
 use ergastic_core::text::check_name;
 use ergastic_store::{ProbeKey, Role};
-use ergastic_words::{Span, service as say};
+use ergastic_words::{RoughMinutes, service as say};
 use jiff::Timestamp;
 use qrcode::QrCode;
 use qrcode::render::svg;
@@ -20,7 +20,7 @@ use uuid::Uuid;
 
 use crate::access::{self, Desk, Secret, Shown, Visitor, let_in, removal, with_cookie};
 use crate::app::App;
-use crate::error::{ApiError, ApiResult, Problem};
+use crate::error::{ApiError, ApiResult, ProblemDetails};
 use crate::extract::{Id, Json};
 
 /// What a screen may do.
@@ -191,13 +191,15 @@ pub async fn get_device(State(app): State<App>, visitor: Visitor) -> Json<ThisDe
 
 fn not_let_in(shown: Shown) -> ApiError {
     match shown {
-        Shown::Wait(wait) => ApiError::Wait(wait, say::wait_first(Span((wait.as_secs_f64() / 60.0).max(1.0 / 60.0)))),
+        Shown::Wait(wait) => {
+            ApiError::Wait(wait, say::wait_first(RoughMinutes((wait.as_secs_f64() / 60.0).max(1.0 / 60.0))))
+        }
         _ => ApiError::Refused(StatusCode::FORBIDDEN, say::wrong_passphrase()),
     }
 }
 
 /// Signs in; the cookie comes with the answer. The kitchen's own machine is in already.
-#[utoipa::path(post, path = "/api/device", request_body = SignIn, responses((status = 200, body = ThisDevice), (status = 429, body = Problem, content_type = "application/problem+json", description = "After wrong ones: wait first, as long as `retry-after` says.")))]
+#[utoipa::path(post, path = "/api/device", request_body = SignIn, responses((status = 200, body = ThisDevice), (status = 429, body = ProblemDetails, content_type = "application/problem+json", description = "After wrong ones: wait first, as long as `retry-after` says.")))]
 pub async fn sign_in(State(app): State<App>, visitor: Visitor, Json(asked): Json<SignIn>) -> ApiResult<Response> {
     check_name("name", &asked.name, 40)?;
     let Visitor::Stranger(peer) = visitor else {
@@ -213,7 +215,9 @@ pub async fn sign_in(State(app): State<App>, visitor: Visitor, Json(asked): Json
             Shown::Right => asked.role.map_or(Role::Cook, Role::from),
             other => return Err(not_let_in(other)),
         },
-        (None, None) => return Err(Error::new(Kind::Missing, "passphrase", "", say::passphrase_or_invitation()).into()),
+        (None, None) => {
+            return Err(Error::new(WhatIsWrong::Missing, "passphrase", "", say::passphrase_or_invitation()).into());
+        }
     };
     let session = let_in(&app.store, asked.name, role, Timestamp::now()).await?;
     tracing::info!(%peer, device = session.device.name, "a screen has signed in");
@@ -291,7 +295,7 @@ fn picture(url: &str) -> ApiResult<String> {
 }
 
 /// Invites one screen, for some minutes.
-#[utoipa::path(post, path = "/api/invitations", request_body = Invite, responses((status = 200, body = Invitation), (status = 409, body = Problem, content_type = "application/problem+json", description = "The kitchen answers on its own machine only.")))]
+#[utoipa::path(post, path = "/api/invitations", request_body = Invite, responses((status = 200, body = Invitation), (status = 409, body = ProblemDetails, content_type = "application/problem+json", description = "The kitchen answers on its own machine only.")))]
 pub async fn invite(State(app): State<App>, Json(Invite { role }): Json<Invite>) -> ApiResult<Json<Invitation>> {
     let found = app.desk.beyond().and_then(|beyond| beyond.addresses.urls().into_iter().next());
     let Some(address) = found else { return Err(ApiError::Refused(StatusCode::CONFLICT, say::not_open())) };
@@ -321,7 +325,7 @@ pub async fn revoke_key(State(app): State<App>, Id(id): Id) -> ApiResult<StatusC
 }
 
 /// Sets another passphrase; every other screen signs in again.
-#[utoipa::path(put, path = "/api/passphrase", request_body = NewPassphrase, responses((status = 204), (status = 429, body = Problem, content_type = "application/problem+json", description = "After wrong ones: wait first, as long as `retry-after` says.")))]
+#[utoipa::path(put, path = "/api/passphrase", request_body = NewPassphrase, responses((status = 204), (status = 429, body = ProblemDetails, content_type = "application/problem+json", description = "After wrong ones: wait first, as long as `retry-after` says.")))]
 pub async fn put_passphrase(
     State(app): State<App>,
     visitor: Visitor,

@@ -10,7 +10,7 @@ use utoipa::ToSchema;
 
 use crate::app::App;
 use crate::changes::Change;
-use crate::error::{ApiResult, Problem};
+use crate::error::{ApiResult, ProblemDetails};
 use crate::extract::{Json, KitchenVersionOf};
 use crate::routes::plans::VersionView;
 
@@ -104,7 +104,7 @@ pub async fn get_fields(State(app): State<App>) -> ApiResult<Json<Fields>> {
 }
 
 /// Saves the kitchen.
-#[utoipa::path(put, path = "/api/kitchen", request_body = SaveKitchen, responses((status = 200, body = KitchenView), (status = 409, body = Problem, content_type = "application/problem+json", description = "Another version was saved in between.")))]
+#[utoipa::path(put, path = "/api/kitchen", request_body = SaveKitchen, responses((status = 200, body = KitchenView), (status = 409, body = ProblemDetails, content_type = "application/problem+json", description = "Another version was saved in between.")))]
 pub async fn put_kitchen(State(app): State<App>, Json(save): Json<SaveKitchen>) -> ApiResult<Json<KitchenView>> {
     let SaveKitchen { version, kitchen, over_damaged } = save;
     // Somebody has looked round now.

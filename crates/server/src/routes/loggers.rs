@@ -3,7 +3,7 @@
 use axum::extract::{Request, State};
 use ergastic_core::Error;
 use ergastic_core::clock::zone;
-use ergastic_core::error::Kind;
+use ergastic_core::error::WhatIsWrong;
 use ergastic_core::json::read_object;
 use ergastic_core::text::check_name;
 use ergastic_store::Reading;
@@ -17,7 +17,7 @@ use crate::app::App;
 use crate::checks;
 use crate::error::ApiResult;
 use crate::extract::{Json, body};
-use crate::logger_file::{Holds, LoggerFile, Times, readings, told_apart};
+use crate::logger_file::{Holds, LoggerFile, LoggerTimes, readings, told_apart};
 
 /// A file may be so long: some days of a reading a second.
 const MAX_BYTES: usize = 48 << 20;
@@ -98,9 +98,9 @@ pub async fn import_log(State(app): State<App>, request: Request) -> ApiResult<J
     let kitchen = app.store.kitchen().await?;
     let (zone, now) = (zone("zone", &kitchen.zone)?, app.clock.now());
     if probes.is_empty() {
-        return Err(Error::said(Kind::Missing, "probes", say::no_probe_named(), say::name_a_probe()).into());
+        return Err(Error::said(WhatIsWrong::Missing, "probes", say::no_probe_named(), say::name_a_probe()).into());
     }
-    let times = Times { column: time.column as usize, holds: time.holds, began: time.began };
+    let times = LoggerTimes { column: time.column as usize, holds: time.holds, began: time.began };
     let mut all = Vec::new();
     for ProbeColumn { column, holds, probe } in &probes {
         check_name("probes.probe", probe, 80)?;

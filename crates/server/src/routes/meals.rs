@@ -33,7 +33,7 @@ const MAX_OTHERS: usize = 3;
 
 /// A dish of a meal.
 #[derive(Debug, Clone, Serialize, ToSchema)]
-pub struct MealDish {
+pub struct DishOfMeal {
     /// Its plan.
     pub(super) plan_id: Uuid,
     /// Of this version.
@@ -59,7 +59,7 @@ pub struct MealEntry {
     /// How many eat: of the dish that most eat of.
     people: u32,
     /// Its dishes, in the order in which they were planned.
-    pub(super) dishes: Vec<MealDish>,
+    pub(super) dishes: Vec<DishOfMeal>,
 }
 
 /// A meal worked back from its bell.
@@ -141,7 +141,7 @@ async fn all(app: &App) -> ApiResult<Vec<Meal>> {
         meal.entry.people = meal.entry.people.max(plan.people);
         let cook_id = cook.as_ref().map(|cook| cook.id);
         let (plan_id, version) = (listed.id, listed.version);
-        meal.entry.dishes.push(MealDish { plan_id, version, name: plan.name.clone(), people: plan.people, cook_id });
+        meal.entry.dishes.push(DishOfMeal { plan_id, version, name: plan.name.clone(), people: plan.people, cook_id });
         meal.plans.push(plan);
         meal.cooks.push(cook);
     }

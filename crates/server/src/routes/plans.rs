@@ -6,7 +6,7 @@ use ergastic_core::forecast::Forecast;
 use ergastic_core::plan::Plan;
 use ergastic_core::sheet::OnTheBench;
 use ergastic_core::sheet::{Sheet, work_back_and_forecast};
-use ergastic_store::{ListedPlan, StoredPlan, What};
+use ergastic_store::{ListedPlan, StoredPlan, Trashable};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -14,7 +14,7 @@ use uuid::Uuid;
 
 use crate::app::App;
 use crate::changes::Change;
-use crate::error::{ApiResult, Problem};
+use crate::error::{ApiResult, ProblemDetails};
 use crate::extract::{Id, Json, VersionOf};
 use crate::queue::WorkLane;
 
@@ -94,7 +94,7 @@ pub async fn get_plan(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Plan
 }
 
 /// Saves a plan under an id made by the sender.
-#[utoipa::path(put, path = "/api/plans/{id}", params(("id" = Uuid, Path)), request_body = SavePlan, responses((status = 200, body = PlanView), (status = 409, body = Problem, content_type = "application/problem+json", description = "Another version was saved in between.")))]
+#[utoipa::path(put, path = "/api/plans/{id}", params(("id" = Uuid, Path)), request_body = SavePlan, responses((status = 200, body = PlanView), (status = 409, body = ProblemDetails, content_type = "application/problem+json", description = "Another version was saved in between.")))]
 pub async fn put_plan(State(app): State<App>, Id(id): Id, Json(save): Json<SavePlan>) -> ApiResult<Json<PlanView>> {
     save.plan.check_kept().map_err(|error| error.within("plan"))?;
     save.plan.resolve(&app.store.kitchen().await?).map_err(|error| error.within("plan"))?;
@@ -107,7 +107,7 @@ pub async fn put_plan(State(app): State<App>, Id(id): Id, Json(save): Json<SaveP
 /// Puts a plan in the bin, with every version.
 #[utoipa::path(delete, path = "/api/plans/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
 pub async fn delete_plan(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
-    app.store.put_away(What::Plan, id, app.clock.now()).await?;
+    app.store.put_away(Trashable::Plan, id, app.clock.now()).await?;
     app.changed(Change::Plan { id });
     Ok(StatusCode::NO_CONTENT)
 }

@@ -4,7 +4,7 @@ use axum::body::Body;
 use axum::extract::{Request, State};
 use axum::http::{HeaderMap, header};
 use axum::response::{IntoResponse, Response};
-use ergastic_core::error::Kind;
+use ergastic_core::error::WhatIsWrong;
 use ergastic_core::json::{read_list, without_mark};
 use ergastic_core::text::check_name;
 use ergastic_core::{Error, Result};
@@ -51,7 +51,7 @@ pub struct Stored {
 #[derive(Deserialize, IntoParams)]
 #[serde(deny_unknown_fields)]
 #[into_params(parameter_in = Query)]
-pub struct Span {
+pub struct ReadingSpan {
     from: Option<Timestamp>,
     to: Option<Timestamp>,
 }
@@ -105,12 +105,12 @@ pub async fn post_readings(
 }
 
 /// Readings in time order, as JSON or, if asked for, CSV.
-#[utoipa::path(get, path = "/api/probes/{probe}/readings", params(("probe" = String, Path, min_length = 1, max_length = 80), Span),
+#[utoipa::path(get, path = "/api/probes/{probe}/readings", params(("probe" = String, Path, min_length = 1, max_length = 80), ReadingSpan),
     responses((status = 200, content((Vec<ProbeReading> = "application/json"), (String = "text/csv")))))]
 pub async fn get_readings(
     State(app): State<App>,
     Name(probe): Name,
-    Query(span): Query<Span>,
+    Query(span): Query<ReadingSpan>,
     headers: HeaderMap,
 ) -> ApiResult<Response> {
     let mut readings =
@@ -159,7 +159,7 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
     let header: Vec<String> =
         reader.headers().map(|header| header.iter().map(str::to_owned).collect()).unwrap_or_default();
     if header != ["at", "celsius"] {
-        return Err(Error::new(Kind::Unknown, "header", header.join(","), say::csv_header()));
+        return Err(Error::new(WhatIsWrong::Unknown, "header", header.join(","), say::csv_header()));
     }
     reader
         .deserialize::<(String, String)>()
@@ -168,7 +168,7 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
         .map(|(row, fields)| {
             if row == MAX_READINGS {
                 return Err(Error::said(
-                    Kind::OutOfRange,
+                    WhatIsWrong::OutOfRange,
                     "",
                     say::more_rows(),
                     say::most_readings(MAX_READINGS as u32),
@@ -176,14 +176,14 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
             }
             let (at, celsius) = fields.map_err(|error| {
                 let why = say::because(&error.to_string());
-                Error::said(Kind::Unknown, format!("[{row}]"), say::this_row(), why)
+                Error::said(WhatIsWrong::Unknown, format!("[{row}]"), say::this_row(), why)
             })?;
-            let at: Timestamp = at
-                .parse()
-                .map_err(|_| Error::new(Kind::Unknown, format!("[{row}].at"), &at, errors::instant_with_offset()))?;
-            let celsius = celsius
-                .parse()
-                .map_err(|_| Error::new(Kind::Unknown, format!("[{row}].celsius"), &celsius, errors::a_number()))?;
+            let at: Timestamp = at.parse().map_err(|_| {
+                Error::new(WhatIsWrong::Unknown, format!("[{row}].at"), &at, errors::instant_with_offset())
+            })?;
+            let celsius = celsius.parse().map_err(|_| {
+                Error::new(WhatIsWrong::Unknown, format!("[{row}].celsius"), &celsius, errors::a_number())
+            })?;
             Ok(ProbeReading { id: Uuid::new_v5(&Uuid::NAMESPACE_OID, format!("{probe} {at}").as_bytes()), at, celsius })
         })
         .collect()

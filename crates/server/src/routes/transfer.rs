@@ -21,7 +21,7 @@ use crate::app::App;
 use crate::bringing::{Bringing, Pieces};
 use crate::changes::{Change, Changes, Traffic};
 use crate::document::KitchenFile;
-use crate::error::{ApiError, ApiResult, Problem};
+use crate::error::{ApiError, ApiResult, ProblemDetails};
 use crate::extract::{Json, next_piece};
 use crate::kitchen_file::{Sink, read_file};
 use crate::upkeep;
@@ -97,7 +97,7 @@ pub async fn import_preview(State(app): State<App>, request: Request) -> ApiResu
 }
 
 /// Takes a kitchen file in, all of it or nothing. What is here stays; what the file has besides is added.
-#[utoipa::path(post, path = "/api/import", request_body = KitchenFile, responses((status = 200, body = BroughtView), (status = 409, body = Problem, content_type = "application/problem+json", description = "Another file is coming in.")))]
+#[utoipa::path(post, path = "/api/import", request_body = KitchenFile, responses((status = 200, body = BroughtView), (status = 409, body = ProblemDetails, content_type = "application/problem+json", description = "Another file is coming in.")))]
 pub async fn import(State(app): State<App>, request: Request) -> ApiResult<Json<BroughtView>> {
     let import = app.store.begin_import().await?;
     let handle = Handle::current();
@@ -122,12 +122,12 @@ fn drips(since: Duration, came: u64) -> bool {
 async fn through<T: Send + 'static>(
     app: &App,
     request: Request,
-    read: impl FnOnce(Counted, ergastic_core::kitchen::Kitchen, Timestamp) -> ApiResult<T> + Send + 'static,
+    read: impl FnOnce(CountedBody, ergastic_core::kitchen::Kitchen, Timestamp) -> ApiResult<T> + Send + 'static,
 ) -> ApiResult<T> {
     let kitchen = app.store.kitchen().await?;
     let of = request.headers().get(header::CONTENT_LENGTH).and_then(|length| length.to_str().ok()?.parse().ok());
     let (send, receive) = mpsc::channel(8);
-    let pieces = Counted { pieces: Pieces::new(receive), changes: app.changes.clone(), done: 0, told: 0, of };
+    let pieces = CountedBody { pieces: Pieces::new(receive), changes: app.changes.clone(), done: 0, told: 0, of };
     let now = app.clock.now();
     let reading = tokio::task::spawn_blocking(move || read(pieces, kitchen, now));
     let mut body = request.into_body().into_data_stream();
@@ -154,7 +154,7 @@ async fn through<T: Send + 'static>(
 }
 
 /// A body that tells how far it has been read.
-struct Counted {
+struct CountedBody {
     pieces: Pieces,
     changes: Changes,
     done: u64,
@@ -162,7 +162,7 @@ struct Counted {
     of: Option<u64>,
 }
 
-impl std::io::Read for Counted {
+impl std::io::Read for CountedBody {
     fn read(&mut self, into: &mut [u8]) -> std::io::Result<usize> {
         const EVERY: u64 = 4 << 20;
         let length = self.pieces.read(into)?;

@@ -2,7 +2,7 @@
 
 use axum::extract::State;
 use axum::http::StatusCode;
-use ergastic_store::What;
+use ergastic_store::Trashable;
 use jiff::Timestamp;
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -44,7 +44,7 @@ pub struct Emptied {
 #[utoipa::path(get, path = "/api/trash", responses((status = 200, body = Vec<DeletedView>)))]
 pub async fn list_trash(State(app): State<App>) -> ApiResult<Json<Vec<DeletedView>>> {
     let deleted = app.store.trash().await?.into_iter().map(|deleted| DeletedView {
-        kind: if deleted.what == What::Plan { DeletedKind::Plan } else { DeletedKind::Cook },
+        kind: if deleted.what == Trashable::Plan { DeletedKind::Plan } else { DeletedKind::Cook },
         id: deleted.id,
         name: deleted.name,
         deleted_at: deleted.deleted_at,
@@ -63,7 +63,7 @@ pub async fn empty_trash(State(app): State<App>) -> ApiResult<Json<Emptied>> {
 /// Takes a plan out of the bin.
 #[utoipa::path(delete, path = "/api/trash/plans/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
 pub async fn take_out_plan(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
-    app.store.take_out(What::Plan, id).await?;
+    app.store.take_out(Trashable::Plan, id).await?;
     app.changed(Change::Plan { id });
     Ok(StatusCode::NO_CONTENT)
 }
@@ -71,7 +71,7 @@ pub async fn take_out_plan(State(app): State<App>, Id(id): Id) -> ApiResult<Stat
 /// Takes a cook out of the bin.
 #[utoipa::path(delete, path = "/api/trash/cooks/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
 pub async fn take_out_cook(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
-    app.store.take_out(What::Cook, id).await?;
+    app.store.take_out(Trashable::Cook, id).await?;
     app.changed(Change::Cook { id });
     Ok(StatusCode::NO_CONTENT)
 }

@@ -197,7 +197,7 @@ function Line({
   buy: Schemas['Buy'];
   kitchen: Kitchen;
   matched: Schemas['Matched'];
-  drawn: Schemas['Drawn'] | undefined;
+  drawn: Schemas['DrawnHours'] | undefined;
   width: number;
   from: number;
   to: number;

@@ -56,12 +56,12 @@ type Props = {
 
 /** How a way is drawn: from the bell, or as if it went in now; a way whose latest start is past is drawn from now. */
 export const drawnOf = (
-  found: { latest?: Schemas['Drawn'] | null; soonest?: Schemas['Drawn'] | null },
+  found: { latest?: Schemas['DrawnHours'] | null; soonest?: Schemas['DrawnHours'] | null },
   fromNow: boolean,
 ) => (fromNow ? found.soonest : (found.latest ?? found.soonest)) ?? undefined;
 
 /** From where to where the axis runs, so that all that is drawn has its place; whether time before it is folded away. */
-export function axisOf(drawn: (Schemas['Drawn'] | undefined)[], now: number, serveAt: number) {
+export function axisOf(drawn: (Schemas['DrawnHours'] | undefined)[], now: number, serveAt: number) {
   const begins = Math.min(serveAt - HOUR, ...drawn.flatMap((one) => (one ? [millis(one.begins)] : [])));
   const plates = drawn.flatMap((one) => (one ? [Math.min(millis(one.plates), serveAt + 5 * HOUR)] : []));
   // A bell far off: most of the room before the first of them is folded, and the bands keep their size.
@@ -175,7 +175,7 @@ export function Ways({
 }
 
 /** Opens the other variants of a way, and names a few of them. */
-function Variants({ way, open, onOpen }: { way: Schemas['Way']; open: boolean; onOpen: () => void }) {
+function Variants({ way, open, onOpen }: { way: Schemas['MatchedWay']; open: boolean; onOpen: () => void }) {
   return (
     <chakra.button
       aria-expanded={open}
@@ -200,7 +200,7 @@ function Variants({ way, open, onOpen }: { way: Schemas['Way']; open: boolean; o
 
 type RowProps = {
   found: Choices;
-  drawn: Schemas['Drawn'] | undefined;
+  drawn: Schemas['DrawnHours'] | undefined;
   variant: boolean;
   current: boolean;
   compared: boolean;

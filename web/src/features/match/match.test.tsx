@@ -33,7 +33,7 @@ const cut = (name: string, key: string, suitable = true) => ({
 });
 const at = (minutes: number) => new Date(Date.UTC(2099, 1, 6, 0, minutes)).toISOString();
 /** A way drawn from where its first task begins. */
-const drawn = (begins: string): Schemas['Drawn'] => {
+const drawn = (begins: string): Schemas['DrawnHours'] => {
   const [hours, minutes] = begins.split(':').map(Number) as [number, number];
   const from = hours * 60 + minutes + 30;
   return {

@@ -171,7 +171,7 @@ function VesselFields({
   offers: Schemas['Offers'];
 } & Pick<BenchProps, 'units' | 'choose' | 'setForecast'>) {
   const length = editable.length[units];
-  const set = (changed: Partial<Schemas['Vessel']>) =>
+  const set = (changed: Partial<Schemas['PotMeasures']>) =>
     setForecast('vessel', {
       vessel: without({
         diameter_cm: vessel.diameter_cm ?? undefined,

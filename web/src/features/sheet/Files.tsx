@@ -10,7 +10,7 @@ const files = [
 ] as const;
 
 /** The sheet to take along: as a calendar, a table, a text, on paper. */
-export function Files({ id, dishes }: { id: string; dishes: Schemas['MealDish'][] }) {
+export function Files({ id, dishes }: { id: string; dishes: Schemas['DishOfMeal'][] }) {
   return (
     <Box as="section" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>

@@ -7,7 +7,7 @@ import { Fault } from '../../ui/states';
 import { ThumbBar } from '../../ui/ThumbBar';
 
 /** Opens the cook of a dish, or goes on with it: alone it is the one thing to do next, in a meal one of several. */
-export function StartDish({ dish, alone }: { dish: Schemas['MealDish']; alone: boolean }) {
+export function StartDish({ dish, alone }: { dish: Schemas['DishOfMeal']; alone: boolean }) {
   const navigate = useNavigate();
   const queries = useQueryClient();
   // Made once: however often it is pressed, one cook is opened.

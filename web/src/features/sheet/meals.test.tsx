@@ -8,7 +8,7 @@ import { MealPlace } from './MealPlace';
 import { Meals } from './Meals';
 import { useReflow } from './useReflow';
 
-const dish = (number: number, name: string): Schemas['MealDish'] => ({
+const dish = (number: number, name: string): Schemas['DishOfMeal'] => ({
   plan_id: `00000000-0000-4000-8000-00000000000${number}`,
   version: 1,
   name,

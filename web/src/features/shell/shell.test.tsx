@@ -56,7 +56,7 @@ describe('the bar along the top', () => {
     act(() => takeInHand({ planId: cook().plan_id, cookId: cook().id }));
     open(<Shell />, '/match');
     expect(await screen.findByText('Lake-ice shin')).toBeInTheDocument();
-    expect(screen.getByText(/serveAt .*16:30/)).toBeInTheDocument();
+    expect(screen.getByText(/bell .*16:30/)).toBeInTheDocument();
     expect(screen.getByRole('link', { name: 'Cook' })).toHaveAttribute('href', `/cook/${cook().id}`);
     expect(screen.getByRole('link', { name: 'Sheet' })).toHaveAttribute('href', `/sheet/${cook().plan_id}`);
   });

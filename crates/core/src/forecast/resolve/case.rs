@@ -4,7 +4,7 @@ use super::super::known::Known;
 use std::sync::Arc;
 
 use ergastic_physics::How;
-use ergastic_physics::body::Shape;
+use ergastic_physics::body::BodyShape;
 use ergastic_physics::body::THAWED_C;
 use ergastic_physics::case::{self as physics, End, Pour};
 use ergastic_physics::juices::Body;
@@ -26,7 +26,7 @@ const UNMEASURED_SIGMA: f64 = 0.15;
 
 /// One cut or size in the pot.
 #[derive(Debug, Clone)]
-pub struct Part {
+pub struct ResolvedPart {
     /// The cut.
     pub facts: &'static CutFacts,
     /// Raw, bone in, kg.
@@ -36,7 +36,7 @@ pub struct Part {
     /// Sides of the largest piece, m, from the shortest.
     pub sides_m: [f64; 3],
     /// Its equivalent body.
-    pub shape: Shape,
+    pub shape: BodyShape,
     /// What "done" means.
     pub eaten_as: EatenAs,
     /// Tender-hours to reach.
@@ -49,7 +49,7 @@ pub struct Part {
     pub measured: bool,
 }
 
-impl Part {
+impl ResolvedPart {
     /// Raw without the bone, kg.
     pub fn boneless_kg(&self) -> f64 {
         self.physics().boneless_kg()
@@ -88,7 +88,7 @@ impl Part {
 
 /// One stage, resolved.
 #[derive(Debug, Clone)]
-pub struct Stage {
+pub struct ResolvedStage {
     /// Way of cooking.
     pub method: Method,
     /// What surrounds the meat.
@@ -101,7 +101,7 @@ pub struct Stage {
     pub by_hand: ByHand,
 }
 
-impl Stage {
+impl ResolvedStage {
     /// Whether its pit is lit anew, or goes out, in the midst of the cook.
     pub fn is_lit_anew(&self) -> bool {
         self.by_hand.changed
@@ -135,9 +135,9 @@ pub struct ResolvedDish {
     /// How its runs are made.
     pub how: How,
     /// What is in the pot; never empty.
-    pub parts: Vec<Part>,
+    pub parts: Vec<ResolvedPart>,
     /// What is done with it; never empty.
-    pub stages: Vec<Stage>,
+    pub stages: Vec<ResolvedStage>,
     /// All parts together, raw, bone in, kg.
     pub mass_kg: f64,
     /// All pieces.
@@ -193,17 +193,17 @@ impl ResolvedDish {
     }
 
     /// The first part: the one the dish is named after.
-    pub fn main(&self) -> &Part {
+    pub fn main(&self) -> &ResolvedPart {
         &self.parts[0]
     }
 
     /// The first stage.
-    pub fn first(&self) -> &Stage {
+    pub fn first(&self) -> &ResolvedStage {
         &self.stages[0]
     }
 
     /// The last stage.
-    pub fn last(&self) -> &Stage {
+    pub fn last(&self) -> &ResolvedStage {
         self.stages.last().unwrap_or(&self.stages[0])
     }
 
@@ -237,8 +237,10 @@ impl ResolvedDish {
     /// The time the cook has fixed for the last heat, s: obeyed, tender or not. At pressure it is the time at pressure.
     pub fn own_time_s(&self) -> Option<f64> {
         match *self.last() {
-            Stage { end: End::After(minutes_s), .. } => Some(minutes_s),
-            Stage { end: End::Opened, medium, .. } => medium.get::<Pressure>()?.hold_s.filter(|s| s.is_finite()),
+            ResolvedStage { end: End::After(minutes_s), .. } => Some(minutes_s),
+            ResolvedStage { end: End::Opened, medium, .. } => {
+                medium.get::<Pressure>()?.hold_s.filter(|s| s.is_finite())
+            }
             _ => None,
         }
     }
@@ -256,8 +258,8 @@ impl ResolvedDish {
     /// What its runs ask for.
     pub fn physics(&self) -> physics::Case {
         physics::Case {
-            parts: self.parts.iter().map(Part::physics).collect(),
-            stages: self.stages.iter().map(Stage::physics).collect(),
+            parts: self.parts.iter().map(ResolvedPart::physics).collect(),
+            stages: self.stages.iter().map(ResolvedStage::physics).collect(),
             mass_kg: self.mass_kg,
             start_c: self.start_c,
             packing: self.packing,

@@ -10,8 +10,8 @@ use super::request::{Added, BodyFrom, ForecastRequest};
 use ergastic_words::{Elevation, Length, Mass, Message, Temperature, Voice, Volume, errors, forecast as say};
 
 use crate::cuts::Cut;
-use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::heat::pot::{Lid, Pot, Vessel};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
+use crate::heat::pot::{Lid, Pot, PotMeasures};
 use crate::tender::Wears;
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::body::THAWED_C;
@@ -22,7 +22,7 @@ use ergastic_physics::steam::{atmospheric_pressure, saturation_temperature};
 use ergastic_physics::units::MINUTE_S;
 
 use crate::ways::{BRAISED, COLD_IN_A_DISH, Fill, HOT, Method, StandsIn};
-pub use case::{Leg, Part, ResolvedDish, Stage};
+pub use case::{Leg, ResolvedDish, ResolvedPart, ResolvedStage};
 use ergastic_physics::case::Pour;
 
 /// Simulated cooks where nothing is said. One number for the bench, the timetable, the cook and the question: a dish has one median.
@@ -125,7 +125,13 @@ impl ForecastRequest {
     }
 
     /// How warm the liquid goes in, °C; nothing is assumed aloud of a way without any.
-    fn resolve_liquid_start(&self, first: &Stage, vessel: &Vessel, wet: bool, fill: &mut Fill) -> Result<f64> {
+    fn resolve_liquid_start(
+        &self,
+        first: &ResolvedStage,
+        vessel: &PotMeasures,
+        wet: bool,
+        fill: &mut Fill,
+    ) -> Result<f64> {
         let (pot_method, first) = (self.pot_method(), first.medium.facts());
         let poured = wet || first.stands_in == StandsIn::Pot;
         let in_a_dish = first.hot_later && !vessel.stands_on_a_hob();
@@ -152,7 +158,7 @@ impl ForecastRequest {
         in_range("members", f64::from(members), 1.0, 20_000.0, Unit::None)?;
         if members as usize * parts * stages > MAX_RUNS {
             let given = errors::runs(members, parts as u32, stages as u32);
-            return Err(Error::said(Kind::OutOfRange, "members", given, errors::most_runs(MAX_RUNS as u32)));
+            return Err(Error::said(WhatIsWrong::OutOfRange, "members", given, errors::most_runs(MAX_RUNS as u32)));
         }
         Ok(members as usize)
     }
@@ -164,24 +170,23 @@ impl ForecastRequest {
         wears: Wears,
         fill: &mut Fill,
         notes: &mut Vec<Message>,
-    ) -> Result<Vec<Part>> {
+    ) -> Result<Vec<ResolvedPart>> {
         let Some(parts) = &self.parts else {
             return Ok(vec![self.meat().resolve(&self.how.model.p, method, wears, fill, notes)?]);
         };
-        let twice = [
-            ("cut", self.cut.is_some()),
-            ("mass_kg", self.mass_kg.is_some()),
-            ("pieces", self.pieces.is_some()),
-            ("size_mm", self.size_mm.is_some()),
-            ("thickness_mm", self.thickness_mm.is_some()),
-            ("bone_pct", self.bone_pct.is_some()),
-            ("trim_pct", self.trim_pct.is_some()),
-        ];
-        if let Some((name, _)) = twice.iter().find(|(_, given)| *given) {
-            return Err(Error::said(Kind::Clash, *name, errors::beside_parts(), errors::stands_in_each_part()));
+        // How old it was, what it was fed and how it is eaten may hold for all parts.
+        let of_all = ["age", "grass_fed", "eaten_as"];
+        let twice = self.meat().given().into_iter().find(|(name, given)| *given && !of_all.contains(name));
+        if let Some((name, _)) = twice {
+            return Err(Error::said(WhatIsWrong::Clash, name, errors::beside_parts(), errors::stands_in_each_part()));
         }
         if parts.is_empty() || parts.len() > MAX_PARTS {
-            return Err(Error::new(Kind::OutOfRange, "parts", parts.len(), errors::so_many(1, MAX_PARTS as u32)));
+            return Err(Error::new(
+                WhatIsWrong::OutOfRange,
+                "parts",
+                parts.len(),
+                errors::so_many(1, MAX_PARTS as u32),
+            ));
         }
         let resolved = parts.iter().enumerate().map(|(i, part)| {
             fill.path = format!("parts[{i}].");
@@ -201,8 +206,9 @@ impl ForecastRequest {
     }
 
     fn assume_vessel(&self, pot: &Pot, method: Option<Method>, fill: &mut Fill) {
-        let sized =
-            |vessel: &Vessel| vessel.diameter_cm.is_some() || vessel.width_cm.is_some() || vessel.length_cm.is_some();
+        let sized = |vessel: &PotMeasures| {
+            vessel.diameter_cm.is_some() || vessel.width_cm.is_some() || vessel.length_cm.is_some()
+        };
         if !self.vessel.as_ref().is_some_and(sized) {
             let holds = Volume((pot.volume_m3() * 1000.0).round());
             let value = match (&self.vessel, method.map(|method| method.usual().facts().stands_in)) {
@@ -249,7 +255,7 @@ impl ForecastRequest {
         let mut body = Body { stock_gelatin_g: stock_pct * 10.0 * liquid_l, collagen_g: 0.0 };
         let things = self.for_body.as_deref().unwrap_or_default();
         if things.len() > 12 {
-            return Err(Error::new(Kind::OutOfRange, "for_body", things.len(), errors::at_most(12)));
+            return Err(Error::new(WhatIsWrong::OutOfRange, "for_body", things.len(), errors::at_most(12)));
         }
         for (i, thing) in things.iter().enumerate() {
             let mass_kg = in_range(&format!("for_body[{i}].mass_kg"), thing.mass_kg, 0.0, 20.0, Unit::Kilograms)?;
@@ -265,7 +271,7 @@ impl ForecastRequest {
         Ok(body)
     }
 
-    fn resolve_salt(&self, parts: &[Part], fill: &mut Fill) -> Result<f64> {
+    fn resolve_salt(&self, parts: &[ResolvedPart], fill: &mut Fill) -> Result<f64> {
         if let Some(salt_g) = self.salt_g {
             return in_range("salt_g", salt_g, 0.0, 5000.0, Unit::Grams);
         }
@@ -284,13 +290,18 @@ impl ForecastRequest {
             .sum())
     }
 
-    fn resolve_added(&self, boil_c: f64, stages: &[Stage]) -> Result<Vec<Pour>> {
+    fn resolve_added(&self, boil_c: f64, stages: &[ResolvedStage]) -> Result<Vec<Pour>> {
         let added = self.added.as_deref().unwrap_or_default();
         if !added.is_empty() && !stages.iter().any(|stage| stage.medium.is_pot()) {
-            return Err(Error::said(Kind::Unsuitable, "added", errors::a_value(), errors::no_pot_to_pour_into()));
+            return Err(Error::said(
+                WhatIsWrong::Unsuitable,
+                "added",
+                errors::a_value(),
+                errors::no_pot_to_pour_into(),
+            ));
         }
         if added.len() > 100 {
-            return Err(Error::new(Kind::OutOfRange, "added", added.len(), errors::at_most(100)));
+            return Err(Error::new(WhatIsWrong::OutOfRange, "added", added.len(), errors::at_most(100)));
         }
         let mut pours = Vec::with_capacity(added.len());
         for (i, Added { at_min, liquid_l, celsius }) in added.iter().enumerate() {
@@ -327,7 +338,7 @@ impl ForecastRequest {
 }
 
 /// What about its ways wears on the meat.
-fn wears(stages: &[Stage]) -> Wears {
+fn wears(stages: &[ResolvedStage]) -> Wears {
     Wears {
         rolling_boil: stages.iter().any(|stage| stage.medium.rolls()),
         small_and_wet: stages.iter().all(|stage| stage.medium.is_pot() && stage.pot.lid != Lid::None),
@@ -335,7 +346,7 @@ fn wears(stages: &[Stage]) -> Wears {
 }
 
 /// The meat as it lies in a pot.
-fn packed(pot: &Pot, parts: &[Part]) -> Packing {
+fn packed(pot: &Pot, parts: &[ResolvedPart]) -> Packing {
     let lie = parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY));
     Packing::lay_all(pot.floor_m2, &lie.collect::<Vec<_>>())
 }
@@ -349,7 +360,7 @@ fn celsius(celsius: f64) -> Message {
 pub(crate) const CORNED_SALT: f64 = 0.0275;
 
 /// The vessel a method is usually cooked in.
-fn usual_vessel(method: Option<Method>) -> Vessel {
+fn usual_vessel(method: Option<Method>) -> PotMeasures {
     method.map(|method| (method.usual().facts().vessel)()).unwrap_or_default()
 }
 
@@ -366,5 +377,10 @@ fn fits(pot: &Pot, mass_kg: f64, mixed: bool) -> Result<()> {
         return Ok(());
     }
     let field = if mixed { "parts" } else { "mass_kg" };
-    Err(Error::said(Kind::DoesNotFit, field, Message::quantity(Mass(mass_kg)), errors::vessel_takes(Mass(most_kg))))
+    Err(Error::said(
+        WhatIsWrong::DoesNotFit,
+        field,
+        Message::quantity(Mass(mass_kg)),
+        errors::vessel_takes(Mass(most_kg)),
+    ))
 }

@@ -1,16 +1,16 @@
 //! The meat: mass, number and sides. What the cook typed wins, the rest follows from the cut's usual proportions.
 
 use super::super::meat::Meat;
-use super::case::Part;
+use super::case::ResolvedPart;
 use crate::cuts::{Cut, STEWING_PIECE_M};
 use crate::ways::Fill;
 use ergastic_words::{Length, Mass, Message, Size, cuts, errors, forecast as say};
 
 use crate::cuts::EatenAs;
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::tender::{Age, Wears, goal};
 use crate::ways::Method;
-use ergastic_physics::body::{DENSITY, Shape};
+use ergastic_physics::body::{BodyShape, DENSITY};
 use ergastic_physics::parameters::Parameters;
 
 /// A piece no thinner than this is cut up for a stew, m.
@@ -53,10 +53,10 @@ impl Meat {
         wears: Wears,
         fill: &mut Fill,
         notes: &mut Vec<Message>,
-    ) -> Result<Part> {
+    ) -> Result<ResolvedPart> {
         let cut = self.cut.ok_or_else(no_cut)?;
         if let Some(why) = cut.refusal() {
-            return Err(Error::new(Kind::Unsuitable, "cut", cut.key(), why));
+            return Err(Error::new(WhatIsWrong::Unsuitable, "cut", cut.key(), why));
         }
         let facts = cut.facts();
         let (mass_kg, pieces, sides_m) = self.measure(cut, method, fill, notes)?;
@@ -68,12 +68,12 @@ impl Meat {
         let eaten_as = fill.or("eaten_as", self.eaten_as, usual, say::as_eaten, |v| cuts::eaten(v.key()));
         let age = fill.or("age", self.age, Age::Young, say::most_beef, |_| say::young_beef());
         let wears = Wears { small_and_wet: wears.small_and_wet && sides_m[0] <= STEWING_PIECE_M, ..wears };
-        Ok(Part {
+        Ok(ResolvedPart {
             facts,
             mass_kg,
             pieces,
             sides_m,
-            shape: Shape::from_sides(sides_m),
+            shape: BodyShape::from_sides(sides_m),
             eaten_as,
             goal: goal(p, facts, eaten_as, age, self.grass_fed.unwrap_or(false), wears),
             bone_pct: in_range("bone_pct", self.bone_pct.unwrap_or(facts.bone_pct), 0.0, 80.0, Unit::Percent)?,
@@ -97,7 +97,7 @@ impl Meat {
             let thinnest = size.iter().copied().fold(f64::INFINITY, f64::min);
             in_range("size_mm", thinnest, 5.0, 300.0, Unit::Millimetres)?;
             if let Some(thickness) = self.thickness_mm {
-                return Err(Error::new(Kind::Clash, "thickness_mm", thickness, errors::size_or_thickness()));
+                return Err(Error::new(WhatIsWrong::Clash, "thickness_mm", thickness, errors::size_or_thickness()));
             }
         }
         if let Some(pieces) = self.pieces {

@@ -1,12 +1,12 @@
 //! One method, or a chain of them.
 
 use super::super::request::ForecastRequest;
-use super::case::Stage;
+use super::case::ResolvedStage;
 use ergastic_physics::case::End;
 use ergastic_words::errors as say;
 
-use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::heat::pot::{Lid, Vessel};
+use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
+use crate::heat::pot::{Lid, PotMeasures};
 use crate::ways::pressure::Pressure;
 use crate::ways::{ByHand, Cooling, Fill, Heat, Method, Set, Site, StageRequest, StandsIn, Until, WayId};
 use ergastic_physics::units::MINUTE_S;
@@ -22,13 +22,13 @@ impl ForecastRequest {
         match &self.stages {
             None => self.method.ok_or_else(|| Error::missing("method", say::name_a_way())),
             Some(stages) if stages.is_empty() || stages.len() > most_of(stages) => {
-                Err(Error::new(Kind::OutOfRange, "stages", stages.len(), say::so_many(1, MAX_STAGES as u32)))
+                Err(Error::new(WhatIsWrong::OutOfRange, "stages", stages.len(), say::so_many(1, MAX_STAGES as u32)))
             }
             Some(_) if self.method.is_some() => {
-                Err(Error::said(Kind::Clash, "method", say::beside_stages(), say::stands_in_each_stage()))
+                Err(Error::said(WhatIsWrong::Clash, "method", say::beside_stages(), say::stands_in_each_stage()))
             }
             Some(_) if self.heat.is_some() => {
-                Err(Error::said(Kind::Clash, "heat", say::beside_stages(), say::stands_in_each_stage()))
+                Err(Error::said(WhatIsWrong::Clash, "heat", say::beside_stages(), say::stands_in_each_stage()))
             }
             Some(stages) => {
                 stages[0].method.ok_or_else(|| Error::missing("stages[0].method", say::first_stage_names_its_way()))
@@ -56,11 +56,11 @@ impl ForecastRequest {
     /// Every stage with its medium, cover and end.
     pub(super) fn resolve_stages(
         &self,
-        vessel: &Vessel,
+        vessel: &PotMeasures,
         pressure_pa: f64,
         boil_c: f64,
         fill: &mut Fill,
-    ) -> Result<Vec<Stage>> {
+    ) -> Result<Vec<ResolvedStage>> {
         let pot = vessel.resolve(Lid::Tight).map_err(|error| error.within("vessel"))?;
         let across_m = vessel.across_m();
         let resolve = |method: Method, heat: &Heat, own: Option<Lid>, cooled: Option<Cooling>, fill: &mut Fill| {
@@ -74,9 +74,9 @@ impl ForecastRequest {
             let method = self.first_method()?;
             let (medium, pot) = resolve(method, &self.heat.clone().unwrap_or_default(), None, None, fill)?;
             let end = medium.way().ends().unwrap_or(End::Stays);
-            return Ok(vec![Stage { method, medium, pot, end, by_hand: ByHand::default() }]);
+            return Ok(vec![ResolvedStage { method, medium, pot, end, by_hand: ByHand::default() }]);
         };
-        let mut stages: Vec<Stage> = Vec::with_capacity(requests.len());
+        let mut stages: Vec<ResolvedStage> = Vec::with_capacity(requests.len());
         let mut heat = Heat::default();
         for (i, request) in requests.iter().enumerate() {
             let here = format!("stages[{i}]");
@@ -97,7 +97,7 @@ impl ForecastRequest {
                     let (medium, end) = request.end(medium, last)?;
                     let by_hand = request.by_hand;
                     let medium = if by_hand.off { medium.went_out() } else { medium };
-                    Ok(Stage { method, medium, pot, end, by_hand })
+                    Ok(ResolvedStage { method, medium, pot, end, by_hand })
                 })
                 .map_err(|error| if error.field.starts_with("vessel") { error } else { error.within(&here) })?;
             stages.push(stage);
@@ -108,12 +108,12 @@ impl ForecastRequest {
 }
 
 /// The cover of a stage: its own, the vessel's, or the usual one.
-fn lid_for(medium: &Set, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
+fn lid_for(medium: &Set, own: Option<Lid>, vessel: &PotMeasures) -> Result<Lid> {
     if medium.facts().locked {
         let field = if own.is_some() { "lid" } else { "vessel.lid" };
         return match own.or(vessel.lid) {
             None | Some(Lid::Tight) => Ok(Lid::Tight),
-            Some(other) => Err(Error::said(Kind::Clash, field, other.words(), say::pressure_lid())),
+            Some(other) => Err(Error::said(WhatIsWrong::Clash, field, other.words(), say::pressure_lid())),
         };
     }
     Ok(own.or(vessel.lid).unwrap_or_else(|| medium.facts().lid))
@@ -147,7 +147,7 @@ impl StageRequest {
         }
         match (medium, end) {
             (medium, End::Tender) if medium.id() == WayId::Chill => {
-                Err(Error::new(Kind::Unsuitable, "until.tender", true, say::nothing_tender_in_the_cold()))
+                Err(Error::new(WhatIsWrong::Unsuitable, "until.tender", true, say::nothing_tender_in_the_cold()))
             }
             // The heat simply stays on after the last: what comes then is "too far".
             (_, End::Tender) if last => Ok((medium, End::Stays)),
@@ -167,9 +167,11 @@ impl Until {
                 Ok(if cooling { End::Cold(core_c) } else { End::Warm(core_c) })
             }
             (None, None, Some(true)) => Ok(End::Tender),
-            (None, None, Some(false)) => Err(Error::new(Kind::OutOfRange, "until.tender", false, say::must_be_true())),
+            (None, None, Some(false)) => {
+                Err(Error::new(WhatIsWrong::OutOfRange, "until.tender", false, say::must_be_true()))
+            }
             (None, None, None) => Err(Error::missing("until", say::one_end())),
-            _ => Err(Error::said(Kind::Clash, "until", say::more_than_one_end(), say::one_end())),
+            _ => Err(Error::said(WhatIsWrong::Clash, "until", say::more_than_one_end(), say::one_end())),
         }
     }
 }

@@ -2,10 +2,10 @@
 
 use std::ops::Range;
 
-use ergastic_words::{Mass, Message, Span, matching as say};
+use ergastic_words::{Mass, Message, RoughMinutes, matching as say};
 
 use super::guess::Guess;
-use super::tokens::{Placed, Token, is_sign, is_word, number};
+use super::tokens::{PlacedToken, Token, is_sign, is_word, number};
 use crate::ways::NIGHT_MIN;
 
 /// Above this a bare figure is taken for °F: no pot of this job runs so hot in °C. A pit says its own.
@@ -41,8 +41,8 @@ pub(super) struct Figures {
 }
 
 /// Reads them one after the other.
-struct Reader<'a> {
-    tokens: &'a [Placed],
+struct FigureReader<'a> {
+    tokens: &'a [PlacedToken],
     meat_kg: f64,
     in_pit: bool,
     coals: bool,
@@ -50,9 +50,9 @@ struct Reader<'a> {
 }
 
 /// Times, temperatures and coals of a step, for so much meat.
-pub(super) fn figures(tokens: &[Placed], meat_kg: f64, in_pit: bool) -> Figures {
+pub(super) fn figures(tokens: &[PlacedToken], meat_kg: f64, in_pit: bool) -> Figures {
     let coals = tokens.iter().any(|token| is_word(Some(token), &COALS));
-    let mut reader = Reader { tokens, meat_kg, in_pit, coals, found: Figures::default() };
+    let mut reader = FigureReader { tokens, meat_kg, in_pit, coals, found: Figures::default() };
     let mut at = 0;
     while at < tokens.len() {
         at = reader.one(at);
@@ -60,7 +60,7 @@ pub(super) fn figures(tokens: &[Placed], meat_kg: f64, in_pit: bool) -> Figures 
     reader.found
 }
 
-impl Reader<'_> {
+impl FigureReader<'_> {
     fn word(&self, at: usize, words: &[&str]) -> bool {
         is_word(self.tokens.get(at), words)
     }
@@ -219,7 +219,8 @@ impl Reader<'_> {
                 let whole = (all * by / 5.0).round() * 5.0;
                 Message::text(format!("{whole} min"))
             });
-            let guess = Guess::replacing(say::by_weight(Span(all), Mass(self.meat_kg)), self.place(at..end), instead);
+            let guess =
+                Guess::replacing(say::by_weight(RoughMinutes(all), Mass(self.meat_kg)), self.place(at..end), instead);
             self.found.guesses.push(guess);
             (minutes, next) = (all, end);
         }

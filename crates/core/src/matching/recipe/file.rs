@@ -10,11 +10,11 @@ use serde_json::Value;
 use utoipa::ToSchema;
 
 use super::read;
-use super::tokens::{Placed, Token, number, tokens};
+use super::tokens::{PlacedToken, Token, number, tokens};
 use crate::bench::{Ingredient, Larder, Prepare};
 use crate::clock::zone;
 use crate::cuts::Cut;
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{ForecastRequest, StageRequest};
 use crate::kitchen::Kitchen;
@@ -46,7 +46,7 @@ pub struct RecipeRead {
 pub fn read_recipe(document: &Value, kitchen: &Kitchen, now: Timestamp) -> Result<RecipeRead> {
     let recipe = recipe_in(document).ok_or_else(|| {
         let shown: String = document.to_string().chars().take(60).collect();
-        Error::new(Kind::Unknown, "recipe", shown, errors::a_recipe())
+        Error::new(WhatIsWrong::Unknown, "recipe", shown, errors::a_recipe())
     })?;
     if let Some(own) = recipe.get(OWN)
         && let Ok(plan) = serde_json::from_value::<Plan>(own.clone())
@@ -98,14 +98,14 @@ fn all_texts(recipe: &serde_json::Map<String, Value>, field: &str) -> Vec<String
     found
 }
 
-fn words_of(text: &str) -> Vec<Placed> {
+fn words_of(text: &str) -> Vec<PlacedToken> {
     let letters: Vec<char> = text.to_lowercase().chars().collect();
     tokens(&letters)
 }
 
-fn has_words(line: &[Placed], name: &str) -> bool {
+fn has_words(line: &[PlacedToken], name: &str) -> bool {
     let wanted: Vec<&str> = name.split([' ', '_', '-']).collect();
-    let is = |placed: &Placed, wanted: &str| match &placed.token {
+    let is = |placed: &PlacedToken, wanted: &str| match &placed.token {
         Token::Word(word) => word == wanted || word.strip_suffix('s') == Some(wanted),
         _ => false,
     };
@@ -113,7 +113,7 @@ fn has_words(line: &[Placed], name: &str) -> bool {
 }
 
 /// A quantity of a line: grams, or millilitres.
-fn quantity(line: &[Placed]) -> Option<(f64, bool)> {
+fn quantity(line: &[PlacedToken]) -> Option<(f64, bool)> {
     line.windows(2).find_map(|pair| {
         let (count, unit) = (number(pair.first())?, &pair[1].token);
         let Token::Word(unit) = unit else { return None };

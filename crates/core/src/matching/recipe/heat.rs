@@ -6,7 +6,7 @@ use ergastic_words::{Dial, Message, Temperature, matching as say};
 
 use super::figures::Figures;
 use super::guess::Guess;
-use super::tokens::{Placed, Token, is_word};
+use super::tokens::{PlacedToken, Token, is_word};
 use crate::forecast::{Heat, Wrap};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
@@ -28,7 +28,7 @@ const OVENS: [(&[&str], f64); 5] = [
 const FLAMES: [&str; 5] = ["flame", "flames", "heat", "fire", "burner"];
 
 /// The way a step's words name, with what of its heat they say.
-pub(super) struct Way {
+pub(super) struct NamedWay {
     pub method: Method,
     pub heat: Heat,
     pub lid: Option<Lid>,
@@ -38,7 +38,7 @@ pub(super) struct Way {
     pub goes_on: bool,
 }
 
-impl Way {
+impl NamedWay {
     fn of(method: Method, heat: Heat) -> Self {
         Self { method, heat, lid: None, guess: None, goes_on: false }
     }
@@ -50,7 +50,7 @@ impl Way {
 
 /// The words of a step, and where it ends in the text.
 pub(super) struct Words<'a> {
-    pub tokens: &'a [Placed],
+    pub tokens: &'a [PlacedToken],
     pub end: usize,
 }
 
@@ -93,7 +93,7 @@ impl Words<'_> {
     }
 
     /// The way they name; `before` is the one of the step before.
-    pub(super) fn way(&self, figures: &Figures, before: Option<Method>) -> Way {
+    pub(super) fn way(&self, figures: &Figures, before: Option<Method>) -> NamedWay {
         let celsius = figures.celsius;
         None.or_else(|| self.kept_warm(celsius))
             .or_else(|| self.under_pressure())
@@ -101,7 +101,7 @@ impl Words<'_> {
             .or_else(|| self.in_the_pit(celsius))
             .or_else(|| self.in_a_bath(celsius))
             .or_else(|| self.under_fat(celsius))
-            .unwrap_or_else(|| Way { lid: self.lid(), ..self.in_a_pot(figures, before) })
+            .unwrap_or_else(|| NamedWay { lid: self.lid(), ..self.in_a_pot(figures, before) })
     }
 
     pub(super) fn lid(&self) -> Option<Lid> {
@@ -116,7 +116,7 @@ impl Words<'_> {
         (self.has(&["tight"]) || self.exactly(&["sealed"])).then_some(Lid::Tight)
     }
 
-    fn kept_warm(&self, celsius: Option<f64>) -> Option<Way> {
+    fn kept_warm(&self, celsius: Option<f64>) -> Option<NamedWay> {
         let kept = self.pair(&["keep", "kept", "keeping"], &["warm"]).is_some()
             || self.exactly(&["keepwarm"])
             || self.has(&["warming"])
@@ -124,17 +124,17 @@ impl Words<'_> {
                 .tokens
                 .windows(3)
                 .any(|three| is_word(three.first(), &["keep"]) && is_word(three.last(), &["warm"]));
-        kept.then(|| Way::of(Method::KeepWarm, Heat { at_c: celsius, ..Heat::default() }))
+        kept.then(|| NamedWay::of(Method::KeepWarm, Heat { at_c: celsius, ..Heat::default() }))
     }
 
-    fn under_pressure(&self) -> Option<Way> {
+    fn under_pressure(&self) -> Option<NamedWay> {
         let level = if self.exactly(&["low"]) { Settings::Low } else { Settings::High };
         let release = self.has(&["quick"]).then_some(Release::Quick);
         let heat = Heat { level: Some(level), release, ..Heat::default() };
-        self.has(&["pressure"]).then(|| Way::of(Method::Pressure, heat))
+        self.has(&["pressure"]).then(|| NamedWay::of(Method::Pressure, heat))
     }
 
-    fn in_the_crock(&self, before: Option<Method>) -> Option<Way> {
+    fn in_the_crock(&self, before: Option<Method>) -> Option<NamedWay> {
         // A slow oven is an oven, a slow flame a flame, and what is cooked slowly may be anywhere.
         let named = self.pair(&["slow"], &["cooker", "cook", "cooked"]).is_some();
         let turned = before == Some(Method::SlowCooker) && self.exactly(&["low", "high"]);
@@ -143,14 +143,14 @@ impl Words<'_> {
             return None;
         }
         let setting = if self.exactly(&["high"]) { Settings::High } else { Settings::Low };
-        let way = Way::of(Method::SlowCooker, Heat { setting: Some(setting), ..Heat::default() });
+        let way = NamedWay::of(Method::SlowCooker, Heat { setting: Some(setting), ..Heat::default() });
         let said = self.exactly(&["low", "high"]);
         Some(if said { way } else { way.supposing(self.unsaid(say::on_low(), [say::instead_on_high()])) })
     }
 
-    fn in_the_pit(&self, celsius: Option<f64>) -> Option<Way> {
+    fn in_the_pit(&self, celsius: Option<f64>) -> Option<NamedWay> {
         let mut way = (self.has(&["smok", "barbecue", "grill"]) || self.exactly(&["pit"]))
-            .then(|| Way::of(Method::Smoke, Heat::default()))?;
+            .then(|| NamedWay::of(Method::Smoke, Heat::default()))?;
         let material = match () {
             () if self.has(&["foil"]) => Some(WrapMaterial::Foil),
             () if self.has(&["paper", "wrap"]) => Some(WrapMaterial::Paper),
@@ -162,9 +162,10 @@ impl Words<'_> {
         Some(if celsius.is_some() { way } else { way.supposing(self.unsaid(say::a_pit(Dial(USUAL_PIT_C)), instead)) })
     }
 
-    fn in_a_bath(&self, celsius: Option<f64>) -> Option<Way> {
-        let mut way =
-            self.has(&["bath", "bag", "vide", "circulator"]).then(|| Way::of(Method::WaterBath, Heat::default()))?;
+    fn in_a_bath(&self, celsius: Option<f64>) -> Option<NamedWay> {
+        let mut way = self
+            .has(&["bath", "bag", "vide", "circulator"])
+            .then(|| NamedWay::of(Method::WaterBath, Heat::default()))?;
         way.heat.bath_c = Some(celsius.unwrap_or(USUAL_BATH_C));
         let guess = || {
             self.unsaid(say::a_bath(Temperature(USUAL_BATH_C)), [75.0, 68.0].map(|c| say::instead_at(Temperature(c))))
@@ -172,9 +173,9 @@ impl Words<'_> {
         Some(if celsius.is_some() { way } else { way.supposing(guess()) })
     }
 
-    fn under_fat(&self, celsius: Option<f64>) -> Option<Way> {
+    fn under_fat(&self, celsius: Option<f64>) -> Option<NamedWay> {
         let mut way = (self.has(&["confit"]) || self.exactly(&["fat", "oil", "dripping"]))
-            .then(|| Way::of(Method::Confit, Heat::default()))?;
+            .then(|| NamedWay::of(Method::Confit, Heat::default()))?;
         way.heat.fat_c = Some(celsius.unwrap_or(USUAL_FAT_C));
         let guess = || {
             self.unsaid(say::some_fat(Temperature(USUAL_FAT_C)), [85.0, 95.0].map(|c| say::instead_at(Temperature(c))))
@@ -182,12 +183,12 @@ impl Words<'_> {
         Some(if celsius.is_some() { way } else { way.supposing(guess()) })
     }
 
-    fn in_a_pot(&self, figures: &Figures, before: Option<Method>) -> Way {
+    fn in_a_pot(&self, figures: &Figures, before: Option<Method>) -> NamedWay {
         let celsius = figures.celsius;
         let by_coals = figures.under.is_some() || figures.over.is_some();
         if by_coals || self.has(&["coal", "ember", "campfire", "briquette"]) {
             let heat = Heat { under: figures.under, over: figures.over, ..Heat::default() };
-            return Way::of(Method::Braise, Heat { source: Some(HeatSource::Coals), ..heat });
+            return NamedWay::of(Method::Braise, Heat { source: Some(HeatSource::Coals), ..heat });
         }
         let oven = self.has(&["oven"]) || self.exactly(&["roast", "roasted", "bake", "baked"]);
         let flame = self.exactly(&FLAMES);
@@ -196,15 +197,15 @@ impl Words<'_> {
             return self.on_the_hob();
         }
         if let Some(cool) = celsius.filter(|celsius| *celsius < BATH_BELOW_C && !oven) {
-            let way = Way::of(Method::WaterBath, Heat { bath_c: Some(cool), ..Heat::default() });
+            let way = NamedWay::of(Method::WaterBath, Heat { bath_c: Some(cool), ..Heat::default() });
             return way.supposing(self.unsaid(say::cool_is_a_bath(), [say::instead_oven_only()]));
         }
         // A step that says nothing of its heat goes on in the same pot.
         let wet = matches!(before, Some(Method::Braise | Method::Stew | Method::SlowCooker | Method::Pressure));
         if celsius.is_none() && !oven && wet && (self.lid().is_some() || self.has(&["more", "longer", "further"])) {
-            return Way { goes_on: true, ..Way::of(Method::Braise, Heat::default()) };
+            return NamedWay { goes_on: true, ..NamedWay::of(Method::Braise, Heat::default()) };
         }
-        let mut way = Way::of(Method::Braise, Heat { source: Some(HeatSource::Oven), ..Heat::default() });
+        let mut way = NamedWay::of(Method::Braise, Heat { source: Some(HeatSource::Oven), ..Heat::default() });
         way.heat.fan = (celsius.is_some() && self.exactly(&["fan", "convection"])).then_some(true);
         let called = OVENS.iter().find_map(|&(words, set_c)| {
             let place = self.pair(words, &["oven"])?;
@@ -236,10 +237,10 @@ impl Words<'_> {
         way
     }
 
-    fn on_the_hob(&self) -> Way {
+    fn on_the_hob(&self) -> NamedWay {
         let heat = |simmer| Heat { source: Some(HeatSource::Hob), simmer: Some(simmer), ..Heat::default() };
         if let Some(simmer) = self.bubbles() {
-            return Way::of(Method::Braise, heat(simmer));
+            return NamedWay::of(Method::Braise, heat(simmer));
         }
         let flames = [
             (["low", "small"], Simmer::Gentle),
@@ -254,7 +255,7 @@ impl Words<'_> {
             let guess =
                 self.unsaid(say::some_simmer(Simmer::Gentle.key()), [say::instead_lazy(), say::instead_brisk()]);
             let simmers = self.has(&["simmer"]);
-            let way = Way::of(Method::Braise, heat(Simmer::Gentle));
+            let way = NamedWay::of(Method::Braise, heat(Simmer::Gentle));
             return if simmers { way } else { way.supposing(guess) };
         };
         let guess = Guess::replacing(
@@ -262,7 +263,7 @@ impl Words<'_> {
             place.end..place.end,
             [say::instead_lazy(), say::instead_brisk()],
         );
-        Way::of(Method::Braise, heat(simmer)).supposing(Guess { at: self.end..self.end, ..guess })
+        NamedWay::of(Method::Braise, heat(simmer)).supposing(Guess { at: self.end..self.end, ..guess })
     }
 
     /// How it bubbles, where that is said.

@@ -14,7 +14,7 @@ use rayon::prelude::*;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::block::Block;
+use super::block::MeatToMatch;
 use super::variants::{Variant, variants};
 use crate::error::{Error, Result};
 use crate::forecast::{Forecast, ForecastRequest, ResolvedDish, StageRequest, chance, describe, quantile, softness_at};
@@ -121,7 +121,7 @@ pub struct Checked {
 ///
 /// # Errors
 /// Names the recipe if it can't be read, or the field of what it says that can't be.
-pub fn check(block: &Block, lies: &ResolvedDish, text: &str) -> Result<Checked> {
+pub fn check(block: &MeatToMatch, lies: &ResolvedDish, text: &str) -> Result<Checked> {
     let voice = block.kitchen.voice();
     let read = read::read(text, lies.mass_kg)?;
     let plan =
@@ -234,7 +234,7 @@ fn words(checked: &Checked, case: &ResolvedDish) -> Message {
 }
 
 /// The same softness by every other way that is free, at every median.
-fn equivalents(block: &Block, lies: &ResolvedDish, tenderness: f64) -> Result<Vec<Equivalent>> {
+fn equivalents(block: &MeatToMatch, lies: &ResolvedDish, tenderness: f64) -> Result<Vec<Equivalent>> {
     let mut seen = Vec::new();
     let ways: Vec<Variant> = variants(block, lies)
         .into_iter()
@@ -253,7 +253,7 @@ fn equivalents(block: &Block, lies: &ResolvedDish, tenderness: f64) -> Result<Ve
 }
 
 /// When one way has it as soft, if ever.
-fn equivalent(block: &Block, variant: Variant, tenderness: f64) -> Result<Option<Equivalent>> {
+fn equivalent(block: &MeatToMatch, variant: Variant, tenderness: f64) -> Result<Option<Equivalent>> {
     let Variant { id, name, forecast, .. } = variant;
     let name = block.kitchen.voice().render(name);
     let as_soft = |at_pressure_min: Option<f64>| {

@@ -6,9 +6,9 @@ use ergastic_words::{Message, errors, matching as say};
 
 use super::figures::{Figures, Time, figures};
 use super::guess::Guess;
-use super::heat::{Way, Words};
-use super::tokens::{Placed, is_word, tokens};
-use crate::error::{Error, Kind, Result};
+use super::heat::{NamedWay, Words};
+use super::tokens::{PlacedToken, is_word, tokens};
+use crate::error::{Error, Result, WhatIsWrong};
 use crate::forecast::{StageRequest, Until};
 use crate::heat::pot::Lid;
 
@@ -29,12 +29,12 @@ pub(super) struct Read {
 /// # Errors
 /// Names the recipe and says what it lacks.
 pub(super) fn read(text: &str, meat_kg: f64) -> Result<Read> {
-    let refuse = |kind: Kind, allowed: Message| {
+    let refuse = |kind: WhatIsWrong, allowed: Message| {
         let shown: String = text.chars().take(60).collect();
         Error::new(kind, "recipe", format!("{shown:?}"), allowed)
     };
     if text.chars().count() > MAX_LETTERS {
-        return Err(refuse(Kind::OutOfRange, errors::recipe_too_long()));
+        return Err(refuse(WhatIsWrong::OutOfRange, errors::recipe_too_long()));
     }
     let letters: Vec<char> = text.chars().collect();
     // Letter for letter, so that what is found stands where it stood.
@@ -51,30 +51,30 @@ pub(super) fn read(text: &str, meat_kg: f64) -> Result<Read> {
         }
         said.times.retain(|time| !of_the_release(step, time));
         if said.times.is_empty() {
-            return Err(refuse(Kind::Unknown, errors::recipe_how_long()));
+            return Err(refuse(WhatIsWrong::Unknown, errors::recipe_how_long()));
         }
         let before = read.stages.iter().rev().find_map(|stage: &StageRequest| stage.method);
         if words.low_on_what(&said, before) {
-            return Err(refuse(Kind::Unknown, errors::recipe_low_on_what()));
+            return Err(refuse(WhatIsWrong::Unknown, errors::recipe_low_on_what()));
         }
         let way = words.way(&said, before);
         let (mut stages, guess) = stages(&words, &said, &way);
         let minutes = stages.iter().filter_map(|stage| stage.until.as_ref()?.min);
         if !minutes.clone().all(|minutes| (1.0..=4320.0).contains(&minutes)) || minutes.sum::<f64>() > 4320.0 {
-            return Err(refuse(Kind::OutOfRange, errors::recipe_time()));
+            return Err(refuse(WhatIsWrong::OutOfRange, errors::recipe_time()));
         }
         read.guesses.extend(said.guesses.into_iter().chain(way.guess).chain(guess));
         read.stages.append(&mut stages);
     }
     if read.stages.is_empty() {
-        return Err(refuse(Kind::Unknown, errors::recipe_how()));
+        return Err(refuse(WhatIsWrong::Unknown, errors::recipe_how()));
     }
     Ok(read)
 }
 
 /// One step after another: by line, semicolon, arrow, and "then".
-fn steps(all: &[Placed]) -> Vec<&[Placed]> {
-    let parts = |placed: &Placed| {
+fn steps(all: &[PlacedToken]) -> Vec<&[PlacedToken]> {
+    let parts = |placed: &PlacedToken| {
         super::tokens::is_sign(Some(placed), &[';', '→', '>']) || is_word(Some(placed), &["then", "afterwards"])
     };
     all.split(parts).filter(|step| !step.is_empty()).collect()
@@ -87,14 +87,14 @@ fn before_the_heat(words: &Words) -> bool {
 }
 
 /// Letting the pressure go takes its own time, which is reckoned.
-fn of_the_release(step: &[Placed], time: &Time) -> bool {
+fn of_the_release(step: &[PlacedToken], time: &Time) -> bool {
     let near = time.tokens.start.saturating_sub(3)..usize::min(step.len(), time.tokens.end + 3);
     let clause = within_commas(step, near, &time.tokens);
     step[clause].iter().any(|placed| is_word(Some(placed), &["release", "released", "natural", "naturally"]))
 }
 
 /// As much of some tokens as no comma parts from the time.
-fn within_commas(step: &[Placed], near: Range<usize>, time: &Range<usize>) -> Range<usize> {
+fn within_commas(step: &[PlacedToken], near: Range<usize>, time: &Range<usize>) -> Range<usize> {
     let comma = |at: &usize| super::tokens::is_sign(step.get(*at), &[',']);
     let start = (near.start..time.start).rev().find(comma).map_or(near.start, |at| at + 1);
     let end = (time.end..near.end).find(comma).unwrap_or(near.end);
@@ -102,7 +102,7 @@ fn within_commas(step: &[Placed], near: Range<usize>, time: &Range<usize>) -> Ra
 }
 
 /// The stages of one step: one, or two where it is uncovered for a part of its time.
-fn stages(words: &Words, said: &Figures, way: &Way) -> (Vec<StageRequest>, Option<Guess>) {
+fn stages(words: &Words, said: &Figures, way: &NamedWay) -> (Vec<StageRequest>, Option<Guess>) {
     let stage = |lid: Option<Lid>, minutes: f64| StageRequest {
         method: (!way.goes_on).then_some(way.method),
         heat: (!way.goes_on).then(|| way.heat.clone()),
@@ -129,7 +129,7 @@ fn stages(words: &Words, said: &Figures, way: &Way) -> (Vec<StageRequest>, Optio
 /// The time for which it is uncovered, where another is given too.
 fn uncovered_part<'a>(words: &Words, said: &'a Figures) -> Option<&'a Time> {
     let [_, .., _] = &said.times[..] else { return None };
-    let uncovers = |placed: &Placed| is_word(Some(placed), &["uncovered", "uncover", "lid", "open", "ajar"]);
+    let uncovers = |placed: &PlacedToken| is_word(Some(placed), &["uncovered", "uncover", "lid", "open", "ajar"]);
     let at = words.tokens.iter().position(uncovers)?;
     let clause = within_commas(words.tokens, 0..words.tokens.len(), &(at..at + 1));
     let mut beside = said.times.iter().filter(|time| clause.contains(&time.tokens.start));

@@ -12,7 +12,7 @@ pub(super) enum Token {
 
 /// A token, and the letters it was made of.
 #[derive(Debug, Clone, PartialEq)]
-pub(super) struct Placed {
+pub(super) struct PlacedToken {
     pub token: Token,
     pub at: Range<usize>,
 }
@@ -67,8 +67,8 @@ fn number_word(word: &str) -> Option<f64> {
 }
 
 /// Numbers (with fractions and decimal commas), words and signs of some lowercase letters.
-pub(super) fn tokens(letters: &[char]) -> Vec<Placed> {
-    let mut found: Vec<Placed> = Vec::new();
+pub(super) fn tokens(letters: &[char]) -> Vec<PlacedToken> {
+    let mut found: Vec<PlacedToken> = Vec::new();
     let mut at = 0;
     while at < letters.len() {
         let from = at;
@@ -77,7 +77,7 @@ pub(super) fn tokens(letters: &[char]) -> Vec<Placed> {
         if let Some(part) = fraction(letter) {
             at += 1;
             match found.last_mut() {
-                Some(Placed { token: Number(whole), at: place }) => {
+                Some(PlacedToken { token: Number(whole), at: place }) => {
                     *whole += part;
                     place.end = at;
                 }
@@ -95,7 +95,7 @@ pub(super) fn tokens(letters: &[char]) -> Vec<Placed> {
                 let below = letters[at + 1].to_digit(10).unwrap_or(1).max(1);
                 value /= f64::from(below);
                 at += 2;
-                if let Some(Placed { token: Number(whole), at: place }) = found.last_mut() {
+                if let Some(PlacedToken { token: Number(whole), at: place }) = found.last_mut() {
                     *whole += value;
                     place.end = at;
                     continue;
@@ -109,7 +109,7 @@ pub(super) fn tokens(letters: &[char]) -> Vec<Placed> {
             let word: String = letters[from..at].iter().collect();
             token = match (number_word(&word), found.last_mut()) {
                 // Three quarters.
-                (Some(part), Some(Placed { token: Number(count), at: place })) if word == "quarters" => {
+                (Some(part), Some(PlacedToken { token: Number(count), at: place })) if word == "quarters" => {
                     *count *= part;
                     place.end = at;
                     None
@@ -121,25 +121,25 @@ pub(super) fn tokens(letters: &[char]) -> Vec<Placed> {
             at += 1;
             token = (!letter.is_whitespace()).then_some(Sign(letter));
         }
-        found.extend(token.map(|token| Placed { token, at: from..at }));
+        found.extend(token.map(|token| PlacedToken { token, at: from..at }));
     }
     found
 }
 
 /// Whether a token is one of these words.
-pub(super) fn is_word(placed: Option<&Placed>, words: &[&str]) -> bool {
-    matches!(placed, Some(Placed { token: Word(word), .. }) if words.contains(&word.as_str()))
+pub(super) fn is_word(placed: Option<&PlacedToken>, words: &[&str]) -> bool {
+    matches!(placed, Some(PlacedToken { token: Word(word), .. }) if words.contains(&word.as_str()))
 }
 
 /// The number that stands there.
-pub(super) fn number(placed: Option<&Placed>) -> Option<f64> {
+pub(super) fn number(placed: Option<&PlacedToken>) -> Option<f64> {
     match placed {
-        Some(Placed { token: Number(value), .. }) => Some(*value),
+        Some(PlacedToken { token: Number(value), .. }) => Some(*value),
         _ => None,
     }
 }
 
 /// Whether a token is one of these signs.
-pub(super) fn is_sign(placed: Option<&Placed>, signs: &[char]) -> bool {
-    matches!(placed, Some(Placed { token: Sign(sign), .. }) if signs.contains(sign))
+pub(super) fn is_sign(placed: Option<&PlacedToken>, signs: &[char]) -> bool {
+    matches!(placed, Some(PlacedToken { token: Sign(sign), .. }) if signs.contains(sign))
 }

@@ -44,14 +44,14 @@ pub(super) fn board(worked: &Settled, pan: TaskId) -> Vec<Block> {
 
 /// How one waits for the next: minutes at best and at the least, what a missing one costs, and how many more are borne.
 #[derive(Clone, Copy)]
-struct Ahead {
+struct WaitAhead {
     ideal: Minute,
     least: Minute,
     under: f64,
     longer: Minute,
 }
 
-impl Ahead {
+impl WaitAhead {
     /// Straight on, or so much later.
     const fn straight_on(longer: Minute) -> Self {
         Self { ideal: 0, least: 0, under: 0.0, longer }
@@ -71,13 +71,13 @@ impl Ahead {
 struct Board {
     blocks: Vec<Block>,
     /// How each waits for the next.
-    ahead: Vec<Ahead>,
+    ahead: Vec<WaitAhead>,
     /// What has no place in that order.
     beside: Vec<Block>,
 }
 
 impl Board {
-    fn add(&mut self, step: Step, next: Ahead) -> &mut Block {
+    fn add(&mut self, step: Step, next: WaitAhead) -> &mut Block {
         let mut block = Block::new(vec![step], Where::Before(Vec::new()));
         block.by_day = Some(AT_NIGHT);
         self.blocks.push(block);
@@ -86,9 +86,9 @@ impl Board {
     }
 
     fn knife(&mut self, worked: &Settled, bench: &Prepare) {
-        let (case, next) = (&worked.case, Ahead::straight_on(NEXT_BORNE));
+        let (case, next) = (&worked.case, WaitAhead::straight_on(NEXT_BORNE));
         let raw_kg: f64 = case.parts.iter().map(|part| part.mass_kg).sum();
-        let trimmed_kg: f64 = case.parts.iter().map(crate::forecast::Part::trimmed_kg).sum();
+        let trimmed_kg: f64 = case.parts.iter().map(crate::forecast::ResolvedPart::trimmed_kg).sum();
         if bench.trim != Trim::None && raw_kg > trimmed_kg + 0.005 {
             let off = Mass(raw_kg - trimmed_kg);
             let what = if bench.sinew_in_pot { prepare::trim_keep_sinew(off) } else { prepare::trim(off) };
@@ -120,11 +120,11 @@ impl Board {
         };
         if let Some(brine) = bench.brine {
             let lies = whole(brine.hours * 60.0);
-            let ahead = Ahead { ideal: lies, least: lies / OWN_SHARE, under: SALT_SHORT, longer: NEXT_BORNE };
+            let ahead = WaitAhead { ideal: lies, least: lies / OWN_SHARE, under: SALT_SHORT, longer: NEXT_BORNE };
             self.add(salt(say::brine_why()), ahead);
             let said = (say::brine_out(), say::brine_out_why());
             let out = Step::new(TaskId::BrineOut, TaskKind::Salt, Lane::Board, said, 3);
-            self.add(out.after([TaskId::Salt]), Ahead::straight_on(NEXT_BORNE));
+            self.add(out.after([TaskId::Salt]), WaitAhead::straight_on(NEXT_BORNE));
             return;
         }
         let why = match (bench.salt_h < SEASONS_FROM_H, seared) {
@@ -133,7 +133,7 @@ impl Board {
             (false, true) => say::salt_ahead_why(),
             (false, false) => say::salt_ahead_unseared_why(),
         };
-        let block = self.add(salt(why), Ahead::straight_on(4 * NEXT_BORNE));
+        let block = self.add(salt(why), WaitAhead::straight_on(4 * NEXT_BORNE));
         // No time of its own is left: it is done while the pan gets hot.
         block.give = Give::Squeezed(5.0);
         let ahead = Wait::until(pan, 0.0005, 2 * NEXT_BORNE).at_best(whole(bench.salt_h * 60.0), 0, SALT_SHORT);
@@ -143,21 +143,21 @@ impl Board {
     fn soak(&mut self, bench: &Prepare) {
         let Some(soak) = bench.soak else { return };
         let each = whole(soak.hours_each * 60.0);
-        let ahead = Ahead { ideal: each, least: each / 2, under: SOAK_SHORT, longer: 480 };
+        let ahead = WaitAhead { ideal: each, least: each / 2, under: SOAK_SHORT, longer: 480 };
         for number in 1..=soak.changes {
             let said = (say::soak_in(Volume(soak.water_l), number, soak.changes), prepare::soak_why());
             let step = Step::new(TaskId::Soak(number), TaskKind::Soak, Lane::Board, said, 3);
             self.add(step, ahead);
         }
         let said = (say::soak_out(), say::soak_out_why());
-        self.add(Step::new(TaskId::SoakOut, TaskKind::Soak, Lane::Board, said, 2), Ahead::straight_on(NEXT_BORNE));
+        self.add(Step::new(TaskId::SoakOut, TaskKind::Soak, Lane::Board, said, 2), WaitAhead::straight_on(NEXT_BORNE));
     }
 
     fn marinade(&mut self, worked: &Settled, bench: &Prepare) {
         let Some(marinade) = bench.marinade else { return };
         let lies = whole(marinade.hours * 60.0);
         let longer = (MEALY_MIN - lies).clamp(60, NEXT_BORNE);
-        let ahead = Ahead { ideal: lies, least: lies / OWN_SHARE, under: SALT_SHORT, longer };
+        let ahead = WaitAhead { ideal: lies, least: lies / OWN_SHARE, under: SALT_SHORT, longer };
         let said =
             (say::marinade_in(Volume(marinade.ml / 1000.0), Minutes(marinade.hours * 60.0)), say::marinade_in_why());
         let step = Step::new(TaskId::Marinate, TaskKind::Marinate, Lane::Board, said, 6);
@@ -178,14 +178,14 @@ impl Board {
         let caution = marinade.kept.then(|| safety::marinade(worked.case.voice));
         let step = Step::new(TaskId::MarinateOut, TaskKind::Marinate, Lane::Board, (what, why), 5);
         let temper = whole(bench.temper_min);
-        let ahead = Ahead { ideal: temper, least: 0, under: TEMPER_SHORT, longer: 60 };
+        let ahead = WaitAhead { ideal: temper, least: 0, under: TEMPER_SHORT, longer: 60 };
         self.add(step.minding(caution), ahead).by_day = None;
     }
 
     fn rinse_and_clear(&mut self, worked: &Settled, bench: &Prepare) {
         if bench.rinse {
             let said = (say::rinse(), say::rinse_why());
-            self.add(Step::new(TaskId::Rinse, TaskKind::Soak, Lane::Board, said, 2), Ahead::straight_on(60));
+            self.add(Step::new(TaskId::Rinse, TaskKind::Soak, Lane::Board, said, 2), WaitAhead::straight_on(60));
         }
         if !bench.clear {
             return;
@@ -205,7 +205,7 @@ impl Board {
                 6,
             ),
         ];
-        let block = self.add(steps[0].clone(), Ahead::straight_on(60));
+        let block = self.add(steps[0].clone(), WaitAhead::straight_on(60));
         block.takes = vec![(ThingKind::Burner, 0, TaskId::Blanch, TaskId::Blanch)];
         block.steps = steps;
     }
@@ -225,7 +225,7 @@ impl Board {
         };
         let step = Step::new(TaskId::TakeOut, TaskKind::TakeOut, Lane::Board, said, whole(durations.take_out_min));
         let temper = whole(bench.temper_min);
-        let block = self.add(step.minding([safety::raw_meat(worked.case.voice)]), Ahead::straight_on(0));
+        let block = self.add(step.minding([safety::raw_meat(worked.case.voice)]), WaitAhead::straight_on(0));
         block.place = Where::Before(vec![Wait::until(pan, 0.02, 60).at_best(temper, 0, TEMPER_SHORT)]);
         block.by_day = None;
     }

@@ -2,7 +2,7 @@
 
 use ergastic_words::{Join, Length, Mass, Message, Minutes, Volume, sheet as say};
 
-use super::step::{Block, Moment, Step, Steps, Stretch, Wait, Where, whole};
+use super::step::{Block, Step, StepMoment, Steps, Unattended, Wait, Where, whole};
 use super::words;
 use super::words::BackInto;
 use crate::bench::Level;
@@ -113,14 +113,14 @@ fn rest_stretch(steps: &mut Steps, worked: &Settled) {
     if worked.durations.rest_min <= 0.0 {
         return;
     }
-    steps.stretches.push(Stretch {
+    steps.stretches.push(Unattended {
         id: TaskId::Rest,
         kind: TaskKind::Rest,
         lane: Lane::Board,
         what: say::rest(),
         why: rest(&worked.case.last().medium, worked.case.main().eaten_as),
-        from: Moment::End(TaskId::Lift),
-        to: Moment::Start(TaskId::Slice, 0),
+        from: StepMoment::End(TaskId::Lift),
+        to: StepMoment::Start(TaskId::Slice, 0),
         until: None,
         least: 1,
         after: vec![TaskId::Lift],

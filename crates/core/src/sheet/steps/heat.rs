@@ -3,7 +3,7 @@
 use ergastic_words::{Join, Message, sheet as say};
 
 use super::pan;
-use super::step::{Block, Booked, Moment, Step, Steps, Stretch, Wait, Where, whole};
+use super::step::{Block, Booked, Step, StepMoment, Steps, Unattended, Wait, Where, whole};
 use crate::bench::SearIn;
 use crate::forecast::PressureMinutes;
 use crate::kitchen::Lane;
@@ -150,14 +150,14 @@ fn preheat(steps: &mut Steps, block: &mut Vec<Step>, worked: &Settled, simmer_at
     let wait = Wait::until(TaskId::Simmer, 0.2, 45).at_least((minutes - len).max(1));
     steps.blocks.push(Block::new(vec![light], Where::Before(vec![wait])));
     let [what, why] = medium.facts().getting_hot.unwrap_or([Message::nothing, Message::nothing]).map(|said| said());
-    steps.stretches.push(Stretch {
+    steps.stretches.push(Unattended {
         id: TaskId::Preheat,
         kind: TaskKind::Preheat,
         lane,
         what,
         why,
-        from: Moment::End(TaskId::Light),
-        to: Moment::Start(TaskId::Simmer, 0),
+        from: StepMoment::End(TaskId::Light),
+        to: StepMoment::Start(TaskId::Simmer, 0),
         until: None,
         least: 1,
         after: vec![TaskId::Light],
@@ -213,15 +213,15 @@ fn stages(steps: &mut Steps, worked: &Settled, lifted: TaskId) {
         hold_lane = lane;
         let before = if i == 0 { TaskId::Simmer } else { TaskId::Move(number) };
         let (id, to) = match (last, set) {
-            (false, _) => (TaskId::Stage(number + 1), Moment::Start(TaskId::Move(number + 1), 0)),
+            (false, _) => (TaskId::Stage(number + 1), StepMoment::Start(TaskId::Move(number + 1), 0)),
             // A pressure pot is opened when it has let go, not when half of such pieces would be tender.
             (true, Some(set)) if one_pressed => {
                 let let_go = whole(closed_min + set.come_up_min + set.set_min);
-                (TaskId::Braise, Moment::Start(TaskId::Simmer, let_go))
+                (TaskId::Braise, StepMoment::Start(TaskId::Simmer, let_go))
             }
             (true, _) => match half_min.filter(|_| !shut) {
-                Some(half) => (TaskId::Braise, Moment::Start(TaskId::Simmer, whole(half))),
-                None => (TaskId::Braise, Moment::Start(lifted, 0)),
+                Some(half) => (TaskId::Braise, StepMoment::Start(TaskId::Simmer, whole(half))),
+                None => (TaskId::Braise, StepMoment::Start(lifted, 0)),
             },
         };
         let over = worked.ready_min(0.1).zip(worked.ready_min(0.9)).filter(|_| last);
@@ -229,13 +229,13 @@ fn stages(steps: &mut Steps, worked: &Settled, lifted: TaskId) {
         if i == 0 {
             after.push(TaskId::Preheat);
         }
-        steps.stretches.push(Stretch {
+        steps.stretches.push(Unattended {
             id,
             kind: TaskKind::Braise,
             lane,
             what,
             why,
-            from: Moment::End(before),
+            from: StepMoment::End(before),
             to,
             until: last.then_some(lifted),
             least: 0,
@@ -256,16 +256,16 @@ fn held(steps: &mut Steps, worked: &Settled, lifted: TaskId, hold_lane: Lane, cl
         let (what, why) =
             if quick { (say::release_quick(), say::release_quick_why()) } else { (say::release(), say::release_why()) };
         let over = whole(closed_min + set.come_up_min + set.set_min + set.release_min);
-        let to = Moment::Start(TaskId::Simmer, over);
-        steps.stretches.push(Stretch {
+        let to = StepMoment::Start(TaskId::Simmer, over);
+        steps.stretches.push(Unattended {
             cautions: vec![safety::pressure_lid(case.voice)],
             ..waiting(TaskId::Release, TaskKind::Release, hold_lane, (what, why), before, to, lifted)
         });
         before = TaskId::Release;
     }
     let said = hold(&case.last().medium);
-    let to = Moment::Start(lifted, 0);
-    steps.stretches.push(Stretch {
+    let to = StepMoment::Start(lifted, 0);
+    steps.stretches.push(Unattended {
         least: HOLD_FROM,
         cautions: vec![safety::hot_hold(case.voice)],
         ..waiting(TaskId::Hold, TaskKind::Hold, hold_lane, said, before, to, lifted)
@@ -278,16 +278,16 @@ fn waiting(
     lane: Lane,
     (what, why): (Message, Message),
     before: TaskId,
-    to: Moment,
+    to: StepMoment,
     lifted: TaskId,
-) -> Stretch {
-    Stretch {
+) -> Unattended {
+    Unattended {
         id,
         kind,
         lane,
         what,
         why,
-        from: Moment::End(before),
+        from: StepMoment::End(before),
         to,
         until: Some(lifted),
         least: 1,

@@ -15,7 +15,7 @@ use crate::kitchen::Lane;
 use crate::plan::Plan;
 
 pub(crate) use heat::set_c;
-pub(crate) use step::{Block, Moment, Step, Steps, Stretch, Where, whole};
+pub(crate) use step::{Block, Step, StepMoment, Steps, Unattended, Where, whole};
 
 /// Everything a dish asks for; `ready_min` minutes over the heat are kept for it.
 pub(crate) fn steps(plan: &Plan, worked: &Settled, ready_min: f64) -> Steps {

@@ -3,7 +3,7 @@
 use crate::kitchen::Lane;
 use ergastic_words::{Message, Volume, prepare, sheet as say};
 
-use super::step::{Block, Moment, Step, Stretch, Wait, Where, whole};
+use super::step::{Block, Step, StepMoment, Unattended, Wait, Where, whole};
 use super::words;
 use crate::bench::{Larder, SearIn};
 use crate::kitchen::ThingKind;
@@ -112,7 +112,12 @@ fn sear(steps: &mut Vec<Step>, plan: &Plan, worked: &Settled) -> Minute {
 }
 
 /// The day-before route: after the pan it cools in its liquid, lies in the cold, and is brought to the boil the next day.
-pub(super) fn night_before(plan: &Plan, worked: &Settled, mut steps: Vec<Step>, at: Minute) -> (Block, Stretch, Step) {
+pub(super) fn night_before(
+    plan: &Plan,
+    worked: &Settled,
+    mut steps: Vec<Step>,
+    at: Minute,
+) -> (Block, Unattended, Step) {
     let voice = worked.case.voice;
     let said = (say::cool_in_liquid(), safety::cooled_first(voice));
     let mut cools = Step::new(TaskId::Cool, TaskKind::Cool, Lane::Board, said, 5).at(at);
@@ -124,14 +129,14 @@ pub(super) fn night_before(plan: &Plan, worked: &Settled, mut steps: Vec<Step>, 
     let night = Wait::until(TaskId::FromCold, 0.002, 2880).at_best(whole(NIGHT_MIN), SHORT_NIGHT_MIN, NIGHT_SHORT);
     let mut block = Block::new(steps, Where::Before(vec![night]));
     block.takes = takes(plan, worked, TaskId::Deglaze);
-    let stretch = Stretch {
+    let stretch = Unattended {
         id: TaskId::Night,
         kind: TaskKind::Cool,
         lane: Lane::Cold,
         what: say::night_in_cold(),
         why: say::night_in_cold_why(),
-        from: Moment::End(TaskId::IntoCold),
-        to: Moment::Start(TaskId::FromCold, 0),
+        from: StepMoment::End(TaskId::IntoCold),
+        to: StepMoment::Start(TaskId::FromCold, 0),
         until: None,
         least: 1,
         after: vec![TaskId::IntoCold],

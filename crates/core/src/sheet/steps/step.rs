@@ -190,21 +190,21 @@ impl Block {
 
 /// A moment of a step or a stretch.
 #[derive(Debug, Clone, Copy)]
-pub(crate) enum Moment {
+pub(crate) enum StepMoment {
     Start(TaskId, Minute),
     End(TaskId),
 }
 
 /// What goes on by itself from one moment to another; nothing where they are closer than `least`.
 #[derive(Debug, Clone)]
-pub(crate) struct Stretch {
+pub(crate) struct Unattended {
     pub id: TaskId,
     pub kind: TaskKind,
     pub lane: Lane,
     pub what: Message,
     pub why: Message,
-    pub from: Moment,
-    pub to: Moment,
+    pub from: StepMoment,
+    pub to: StepMoment,
     /// It is over when this begins, whatever is said.
     pub until: Option<TaskId>,
     pub least: Minute,
@@ -231,7 +231,7 @@ pub(crate) struct Booked {
 #[derive(Debug, Clone, Default)]
 pub(crate) struct Steps {
     pub blocks: Vec<Block>,
-    pub stretches: Vec<Stretch>,
+    pub stretches: Vec<Unattended>,
     pub booked: Vec<Booked>,
 }
 

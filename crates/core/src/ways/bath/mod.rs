@@ -19,7 +19,7 @@ use super::preset::{Preset, on_the_dial, settings};
 use super::rule::HowItHeats;
 use super::site::Site;
 use super::steps::{DishFacts, Instruction};
-use super::thumb::{Meat as MeatByThumb, Rule};
+use super::thumb::{MeatFigures, ThumbRule};
 use super::way::{Dialled, Offered, Setting, Way, measured};
 use crate::cuts::Shape::Whole;
 use crate::error::{Result, Unit, in_range};
@@ -134,12 +134,12 @@ impl Way for Bath {
         Some(say::dial_bath())
     }
 
-    fn by_thumb(&self, _meat: &MeatByThumb) -> Result<Vec<Rule>> {
+    fn by_thumb(&self, _meat: &MeatFigures) -> Result<Vec<ThumbRule>> {
         let (rule, minutes) = match self.bath_c >= 78.0 {
             true => (forecast::thumb_bath_night(Guide(80.0)), 720.0),
             false => (forecast::thumb_bath_day(Guide(75.0)), 2160.0),
         };
-        Ok(vec![Rule::new(rule, minutes, forecast::thumb_bath_because())])
+        Ok(vec![ThumbRule::new(rule, minutes, forecast::thumb_bath_because())])
     }
 
     fn softens(&self) -> bool {

@@ -9,8 +9,8 @@ use ergastic_physics::medium::Medium;
 use ergastic_physics::parameters::Parameters;
 use ergastic_physics::units::MINUTE_S;
 use ergastic_words::{
-    Dial, Difference, Message, Minutes, Span, Temperature, Units, Voice, errors, forecast, matching, prepare, sheet,
-    ways as say,
+    Dial, Difference, Message, Minutes, RoughMinutes, Temperature, Units, Voice, errors, forecast, matching, prepare,
+    sheet, ways as say,
 };
 
 use super::asked::{Heat, bounds};
@@ -24,7 +24,7 @@ use super::site::Site;
 use super::steps::{DishFacts, Instruction, over_a_flame};
 use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::Whole;
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 use crate::heat::coals::Coals;
 use crate::heat::pot::Lid;
 use crate::kitchen::{Lane, ThingKind};
@@ -83,12 +83,12 @@ impl Offered for OverCoals {
         bounds::under.check(f64::from(under))?;
         bounds::over.check(f64::from(over))?;
         if under + over == 0 {
-            return Err(Error::new(Kind::OutOfRange, "heat.under", 0, errors::some_coals()));
+            return Err(Error::new(WhatIsWrong::OutOfRange, "heat.under", 0, errors::some_coals()));
         }
-        let word = |min| Message::quantity(Span(min));
+        let word = |min| Message::quantity(RoughMinutes(min));
         let usual = fire::FRESH_EVERY_MIN;
         let fresh = fill.or("heat.fresh_every_min", asked.fresh_every_min, usual, forecast::lit_early, word);
-        let fire = fire::Coals {
+        let fire = fire::CoalFire {
             under,
             over,
             diameter_m: place.across_m,

@@ -17,7 +17,7 @@ use super::preset::{Preset, on_the_dial, settings};
 use super::rule::{HowItHeats, as_a_pot};
 use super::site::Site;
 use super::steps::{DishFacts, Instruction};
-use super::thumb::{Meat as MeatByThumb, Rule};
+use super::thumb::{MeatFigures, ThumbRule};
 use super::way::{Dialled, Offered, Setting, Way, measured, turned};
 use crate::cuts::Shape::{Halved, Whole};
 use crate::error::Result;
@@ -121,8 +121,8 @@ impl Way for UnderFat {
         Some(say::dial_fat())
     }
 
-    fn by_thumb(&self, _meat: &MeatByThumb) -> Result<Vec<Rule>> {
-        Ok(vec![Rule::new(forecast::thumb_fat(), 300.0, forecast::thumb_fat_because())])
+    fn by_thumb(&self, _meat: &MeatFigures) -> Result<Vec<ThumbRule>> {
+        Ok(vec![ThumbRule::new(forecast::thumb_fat(), 300.0, forecast::thumb_fat_because())])
     }
 
     fn softens(&self) -> bool {

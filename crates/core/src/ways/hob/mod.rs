@@ -18,7 +18,7 @@ use super::preset::Preset;
 use super::rule::{HowItHeats, as_a_pot};
 use super::site::Site;
 use super::steps::{DishFacts, Instruction, over_a_flame};
-use super::way::{Change, Offered, Setting, Way};
+use super::way::{HeatChange, Offered, Setting, Way};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::{Lid, Simmer};
@@ -133,9 +133,9 @@ impl Way for Hob {
         Some((cook::turn_hob(simmer.key(), simmer.looks()), heat))
     }
 
-    fn hotter(&self, _units: Units) -> Option<Change> {
+    fn hotter(&self, _units: Units) -> Option<HeatChange> {
         let heat = Heat::hob(Simmer::Brisk);
-        matches!(self.simmer, Simmer::Lazy | Simmer::Gentle).then(|| Change {
+        matches!(self.simmer, Simmer::Lazy | Simmer::Gentle).then(|| HeatChange {
             words: sheet::brisker_simmer(),
             trade: sheet::brisker_simmer_trade(),
             heat,

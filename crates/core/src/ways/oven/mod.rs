@@ -19,7 +19,7 @@ use super::preset::{Preset, on_the_dial, settings};
 use super::rule::{HowItHeats, settles};
 use super::site::Site;
 use super::steps::{DishFacts, Instruction};
-use super::way::{Change, Dialled, Offered, Setting, Way, at_dial, turned};
+use super::way::{Dialled, HeatChange, Offered, Setting, Way, at_dial, turned};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::Lid;
@@ -174,10 +174,10 @@ impl Way for Oven {
         Some((cook::turn_oven(Dial(set_c)), Heat { set_c: Some(set_c), ..Heat::default() }))
     }
 
-    fn hotter(&self, units: Units) -> Option<Change> {
+    fn hotter(&self, units: Units) -> Option<HeatChange> {
         let [celsius, fahrenheit] = HOT;
         let hot_c = on_the_dial(units, celsius, fahrenheit);
-        (self.set_c < HOTTER_UNDER_C).then(|| Change {
+        (self.set_c < HOTTER_UNDER_C).then(|| HeatChange {
             words: sheet::hotter_oven(Dial(hot_c)),
             trade: sheet::hotter_oven_trade(),
             heat: Heat::oven(hot_c),

@@ -21,8 +21,8 @@ use super::preset::{Preset, on_the_dial, settings};
 use super::rule::HowItHeats;
 use super::site::Site;
 use super::steps::{DishFacts, Instruction};
-use super::thumb::{Meat as MeatByThumb, Rule};
-use super::way::{Change, Dialled, Offered, Setting, Way, at_dial, measured, turned};
+use super::thumb::{MeatFigures, ThumbRule};
+use super::way::{Dialled, HeatChange, Offered, Setting, Way, at_dial, measured, turned};
 use crate::cuts::Shape::Whole;
 use crate::cuts::{Cut, EatenAs};
 use crate::error::{Error, Result, Unit, in_range};
@@ -232,14 +232,14 @@ impl Way for InThePit {
         Some(say::dial_pit())
     }
 
-    fn by_thumb(&self, meat: &MeatByThumb) -> Result<Vec<Rule>> {
+    fn by_thumb(&self, meat: &MeatFigures) -> Result<Vec<ThumbRule>> {
         let (rule, hours_a_pound) = match self.pit.set_c < 120.0 {
             true => (forecast::thumb_slow_pit(), 1.5),
             false => (forecast::thumb_hot_pit(), 1.0),
         };
         Ok(vec![
-            Rule::new(rule, 60.0 * hours_a_pound * meat.pounds, forecast::thumb_slow_pit_because()),
-            Rule::new(forecast::thumb_night_before(), 720.0, forecast::thumb_night_before_because()),
+            ThumbRule::new(rule, 60.0 * hours_a_pound * meat.pounds, forecast::thumb_slow_pit_because()),
+            ThumbRule::new(forecast::thumb_night_before(), 720.0, forecast::thumb_night_before_because()),
         ])
     }
 
@@ -287,13 +287,16 @@ impl Way for InThePit {
     }
 
     /// Wrapped now, in paper or foil, where it is bare.
-    fn could(&self) -> Vec<(&'static str, Change)> {
+    fn could(&self) -> Vec<(&'static str, HeatChange)> {
         if self.in_its_wrap().is_some() {
             return Vec::new();
         }
         let now = |id, material: WrapMaterial| {
             let heat = Heat { wrap: Some(Wrap { material, at_core_c: Some(0.0) }), ..Heat::default() };
-            (id, Change { words: cook::wrap_now(material.key()), trade: cook::wrap_now_trade(material.key()), heat })
+            (
+                id,
+                HeatChange { words: cook::wrap_now(material.key()), trade: cook::wrap_now_trade(material.key()), heat },
+            )
         };
         vec![now("wrap_paper", WrapMaterial::Paper), now("wrap_foil", WrapMaterial::Foil)]
     }

@@ -12,7 +12,7 @@ use ergastic_physics::units::{MINUTE_S, round_to};
 use ergastic_words::{Message, Minutes, Temperature, Units, Voice, errors, forecast, matching, sheet, ways as say};
 
 use super::asked::{Heat, bounds};
-use super::facts::{Facts, Level, Looks, POT, StandsIn, round};
+use super::facts::{Facts, LevelFacts, Looks, POT, StandsIn, round};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{Method, Release, Settings};
@@ -20,10 +20,10 @@ use super::preset::Preset;
 use super::rule::{HowItHeats, as_a_pot};
 use super::site::Site;
 use super::steps::{DishFacts, Instruction};
-use super::thumb::{Meat as MeatByThumb, Rule};
+use super::thumb::{MeatFigures, ThumbRule};
 use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Result, WhatIsWrong};
 use crate::heat::pot::{Lid, Material, Simmer};
 use crate::kitchen::ThingKind;
 
@@ -54,7 +54,7 @@ impl Offered for Pressure {
         vessel: || round(22.0, 16.0, Material::Steel),
         opens: false,
         locked: true,
-        level: Level { share: 0.33, min_l: 0.4, max_l_per_kg: 1.2, why: forecast::level_pressure },
+        level: LevelFacts { share: 0.33, min_l: 0.4, max_l_per_kg: 1.2, why: forecast::level_pressure },
         looks: Looks::Once,
         look: None,
         washes: &[matching::wash_pressure_pot],
@@ -63,7 +63,7 @@ impl Offered for Pressure {
 
     fn set(asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Self> {
         if let (Some(_), Some(gauge)) = (asked.level, asked.gauge_kpa) {
-            return Err(Error::new(Kind::Clash, "heat.gauge_kpa", gauge, errors::level_or_gauge()));
+            return Err(Error::new(WhatIsWrong::Clash, "heat.gauge_kpa", gauge, errors::level_or_gauge()));
         }
         let gauge_kpa = match (asked.gauge_kpa, asked.level) {
             (Some(gauge), _) => bounds::gauge_kpa.check(gauge)?,
@@ -151,12 +151,13 @@ impl Way for Pressure {
         Some(say::dial_pressure())
     }
 
-    fn by_thumb(&self, meat: &MeatByThumb) -> Result<Vec<Rule>> {
-        let of_the_hob = (meat.another_way)(Method::Braise, Heat::hob(Simmer::Gentle))?
-            .map(|hob_min| Rule::new(forecast::thumb_pressure(), hob_min / 2.5, forecast::thumb_pressure_because()));
+    fn by_thumb(&self, meat: &MeatFigures) -> Result<Vec<ThumbRule>> {
+        let of_the_hob = (meat.another_way)(Method::Braise, Heat::hob(Simmer::Gentle))?.map(|hob_min| {
+            ThumbRule::new(forecast::thumb_pressure(), hob_min / 2.5, forecast::thumb_pressure_because())
+        });
         let usual = match meat.small {
-            true => Rule::new(forecast::thumb_pressure_pieces(), 30.0, forecast::blind_to_size()),
-            false => Rule::new(forecast::thumb_pressure_joint(), 60.0, forecast::blind_to_size()),
+            true => ThumbRule::new(forecast::thumb_pressure_pieces(), 30.0, forecast::blind_to_size()),
+            false => ThumbRule::new(forecast::thumb_pressure_joint(), 60.0, forecast::blind_to_size()),
         };
         Ok(of_the_hob.into_iter().chain([usual]).collect())
     }

@@ -11,7 +11,7 @@ use ergastic_words::{
 };
 
 use super::asked::Heat;
-use super::facts::{COLD, CROCK_LOOK_MIN, Facts, Level, Looks, POT, StandsIn, round};
+use super::facts::{COLD, CROCK_LOOK_MIN, Facts, LevelFacts, Looks, POT, StandsIn, round};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{Method, Settings};
@@ -19,7 +19,7 @@ use super::preset::Preset;
 use super::rule::{HowItHeats, as_a_pot};
 use super::site::Site;
 use super::steps::{DishFacts, Instruction};
-use super::thumb::{Meat as MeatByThumb, Rule};
+use super::thumb::{MeatFigures, ThumbRule};
 use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::{self, Cubed, Halved, Whole};
 use crate::error::Result;
@@ -47,7 +47,7 @@ impl Offered for SlowCooker {
         slow: true,
         warms_slowly: true,
         lid: Lid::Loose,
-        level: Level { share: 0.5, min_l: 0.3, max_l_per_kg: 1.2, why: forecast::level_crock },
+        level: LevelFacts { share: 0.5, min_l: 0.3, max_l_per_kg: 1.2, why: forecast::level_crock },
         goes_in: COLD,
         looks: Looks::Twice,
         look: Some([sheet::look_fork, sheet::look_fork_again]),
@@ -118,7 +118,7 @@ impl Way for SlowCooker {
         Some(say::dial_slow_cooker(Difference(apart_k())))
     }
 
-    fn by_thumb(&self, meat: &MeatByThumb) -> Result<Vec<Rule>> {
+    fn by_thumb(&self, meat: &MeatFigures) -> Result<Vec<ThumbRule>> {
         let (rule, minutes, other) = match self.setting {
             Settings::Low => (forecast::thumb_low(), 480.0, Settings::High),
             Settings::High => (forecast::thumb_high(), 240.0, Settings::Low),
@@ -129,9 +129,12 @@ impl Way for SlowCooker {
                 Settings::Low => (forecast::thumb_low_is_twice(), 2.0 * other_min),
                 Settings::High => (forecast::thumb_high_is_half(), 0.5 * other_min),
             };
-            Rule::new(rule, minutes, forecast::thumb_low_is_twice_because(Difference(apart_k())))
+            ThumbRule::new(rule, minutes, forecast::thumb_low_is_twice_because(Difference(apart_k())))
         });
-        Ok([Rule::new(rule, minutes, forecast::thumb_crock_because())].into_iter().chain(against_the_other).collect())
+        Ok([ThumbRule::new(rule, minutes, forecast::thumb_crock_because())]
+            .into_iter()
+            .chain(against_the_other)
+            .collect())
     }
 
     fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Instruction {

@@ -16,7 +16,7 @@ fn it_is_turned_from_one_switch_to_the_other_and_no_further() {
 #[test]
 fn the_rule_of_the_other_switch_is_worked_out_from_this_meat() {
     let rules = |other_min: Option<f64>| {
-        let meat = MeatByThumb { small: false, pounds: 3.0, another_way: &|_, _| Ok(other_min) };
+        let meat = MeatFigures { small: false, pounds: 3.0, another_way: &|_, _| Ok(other_min) };
         set(WayId::SlowCooker, Heat::default()).way().by_thumb(&meat).unwrap()
     };
     assert_eq!(rules(None).len(), 1);

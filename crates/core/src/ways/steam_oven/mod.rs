@@ -9,7 +9,7 @@ use ergastic_physics::steam::SteamOven;
 use ergastic_words::{Guide, Message, Minutes, Percent, Temperature, Units, Voice, ways as say};
 
 use super::asked::{Heat, Steam, bounds};
-use super::facts::{Facts, GoesIn, Level, POT, StandsIn};
+use super::facts::{Facts, GoesIn, LevelFacts, POT, StandsIn};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::Method;
@@ -17,7 +17,7 @@ use super::preset::{Preset, on_the_dial, settings};
 use super::rule::{HowItHeats, as_a_pot};
 use super::site::Site;
 use super::steps::{DishFacts, Instruction};
-use super::way::{Change, Dialled, Offered, Setting, Way, measured, turned};
+use super::way::{Dialled, HeatChange, Offered, Setting, Way, measured, turned};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::Lid;
@@ -65,7 +65,7 @@ impl Offered for InSteam {
         stands_in: StandsIn::Pot,
         lid: Lid::None,
         preheat_min: Some(15.0),
-        level: Level { share: 0.15, min_l: 0.2, max_l_per_kg: 0.3, why: say::steam_brings_water },
+        level: LevelFacts { share: 0.15, min_l: 0.2, max_l_per_kg: 0.3, why: say::steam_brings_water },
         goes_in: GoesIn { celsius: ROOM_C, why: say::steam_cold_liquid },
         ..POT
     };
@@ -182,13 +182,13 @@ impl Way for InSteam {
         (self.oven.set_c > HOLDS_C).then_some((HOLDS_C, hold))
     }
 
-    fn could(&self) -> Vec<(&'static str, Change)> {
+    fn could(&self) -> Vec<(&'static str, HeatChange)> {
         let (to, words, trade) = match self.steam {
             Steam::Full => (Steam::Half, say::steam_to_half(), say::steam_to_half_trade()),
             Steam::Half => (Steam::Full, say::steam_to_full(), say::steam_to_full_trade()),
         };
         let heat = Heat { steam: Some(to), ..Heat::default() };
-        vec![("steam", Change { words, trade, heat })]
+        vec![("steam", HeatChange { words, trade, heat })]
     }
 
     fn burns(&self, hours: f64) -> Burned {
