@@ -139,3 +139,59 @@ fn a_pressure_pot_in_two_goes_puts_in_what_would_be_mush_and_closes_again() {
         |sheet: &ergastic_core::sheet::Sheet| sheet.tasks.iter().any(|task| task.what.contains("Close it again"));
     assert!(again(&closed) && !again(&open));
 }
+
+mod any_time {
+    use super::*;
+    use ergastic_core::error::Error;
+    use ergastic_core::forecast::{ForecastRequest, forecast};
+    use proptest::prelude::*;
+    use serde_json::{Value, json};
+
+    fn any_heat() -> impl Strategy<Value = Value> {
+        let heat = |method: &str, heat: Value| json!({"method": method, "heat": heat});
+        prop_oneof![
+            (20..40).prop_map(move |c| heat("braise", json!({"source": "oven", "set_c": 5 * c}))),
+            Just(heat("stew", json!({"source": "hob", "simmer": "gentle"}))),
+            (20..30).prop_map(move |c| heat("smoke", json!({"pit_c": 5 * c}))),
+            (28..36).prop_map(move |c| heat("water_bath", json!({"bath_c": f64::from(c) * 2.5}))),
+            (16..19).prop_map(move |c| heat("confit", json!({"fat_c": 5 * c}))),
+            Just(heat("slow_cooker", json!({"setting": "low"}))),
+        ]
+    }
+
+    /// One to three heats, each for a time of the cook's own: from too short to far too long.
+    fn any_plan() -> impl Strategy<Value = Value> {
+        const CUTS: [&str; 9] =
+            ["chuck", "brisket", "shin", "short_rib", "cheek", "oxtail", "topside", "skirt", "sirloin"];
+        let stages = prop::collection::vec((any_heat(), 1..200), 1..=3);
+        (prop::sample::select(&CUTS[..]), 8..50, stages).prop_map(|(cut, hectograms, stages)| {
+            let timed = |(mut heat, tens): (Value, i32)| {
+                heat["until"] = json!({"min": 10 * tens});
+                heat
+            };
+            let stages: Vec<Value> = stages.into_iter().map(timed).collect();
+            json!({"cut": cut, "mass_kg": f64::from(hectograms) / 10.0, "members": 24, "stages": stages})
+        })
+    }
+
+    proptest! {
+        #![proptest_config(ProptestConfig::with_cases(200))]
+        #[test]
+        fn what_the_forecast_answers_is_planned_and_what_it_refuses_is_not(plan in any_plan()) {
+            let kitchen = Kitchen { pots: Vec::new(), ..Kitchen::default() };
+            let request: ForecastRequest = serde_json::from_value(plan.clone()).unwrap();
+            let over_min: i64 = plan["stages"].as_array().unwrap().iter().map(|stage| stage["until"]["min"].as_i64().unwrap()).sum();
+            let said = forecast(&request);
+            let sheet = work_back(&chuck_for(plan, "2027-02-12T18:30:00Z"), &kitchen, "2027-02-06T12:00:00Z".parse().unwrap());
+            match (said, sheet) {
+                (Ok(_), Ok(sheet)) => {
+                    let over = minutes_between(sheet.heat_on_at, sheet.lift_at);
+                    prop_assert!((over - over_min as f64).abs() < 40.0, "{} min in place of {}", over, over_min);
+                }
+                (Err(_), Err(_)) => {}
+                (Ok(_), Err(Error { field, allowed, .. })) => prop_assert!(false, "refused: {} {:?}", field, allowed),
+                (Err(error), Ok(_)) => prop_assert!(false, "planned, though {}", error),
+            }
+        }
+    }
+}

@@ -78,7 +78,7 @@ fn corned_meat_is_not_salted_again_and_no_sear_heats_no_pan() {
     assert_eq!(task(&pale, "deglaze").what, "Get the liquid hot", "nothing is seared, softened or deglazed");
     let onions = json!({"prepare": {"sear": "none", "ingredients": [{"what": "onion", "g": 200}]}});
     let onions = sheet(json!({"cut": "shin", "method": "braise"}), onions);
-    assert_eq!(task(&onions, "deglaze").what, "Soften onion in a film of fat");
+    assert_eq!(task(&onions, "deglaze").what, "Soften 200 g of onion in a film of fat");
 }
 
 #[test]

@@ -95,8 +95,15 @@ bag = Bag it flat, press the air out, seal it twice; the bath at { $bath }
     .bones-why = Bones pierce bags: pad them. A bag that floats is weighed down.
 # $melted (Volume) $fat (Temperature)
 fat = Melt { $melted } of fat to { $fat } and lay the meat under it
-# $things (Message)
-aromatics = Soften in that fat, in this order: { $things }
+# $pours (Volume)
+the-marinade = { $pours } of the marinade
+# $what (Message)
+boiled-first = { $what }, boiled first
+# $mass (Grams) $name (Message)
+so-much = { $mass } of { $name }
+# $pours (Volume) $name (Message)
+so-much-poured = { $pours } of { $name }
+    .hot = { $pours } of hot { $name }
 # $pours (Volume) $name (Message) $left (Volume)
 deglaze = Pour in { $pours } of { $name }, scrape up the brown, boil it down to { $left }
 # $pours (Volume) $name (Message)

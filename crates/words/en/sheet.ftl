@@ -34,7 +34,7 @@ marinade-in = Lay it in { $marinade } of marinade in glass or steel, covered, in
 marinade-turn = Turn it in its marinade
     .why = What sticks out stays plain.
 marinade-out = Take it out of the marinade, pick it clean and pat it dry; pour the marinade away
-    .kept = Take it out of the marinade, pick it clean and pat it dry; keep the marinade, rinse its bowl into the pot and boil it
+    .kept = Take it out of the marinade, pick it clean and pat it dry; keep the marinade and rinse its bowl with a ladle of the liquid
 rinse = Rinse it, slowly, deep in the sink
     .why = Rinsing spreads raw juices and cleans nothing that heat would not: wash the sink after it.
 # $cold (Guide)
@@ -102,6 +102,10 @@ sear-batch = Brown batch { $batch } of { $batches }: pieces { $first } to { $las
 
 ## The last step before the meat meets the heat.
 
+# $things (Message)
+rub-with = Rub it with { $things } and put a probe in the middle
+# $things (Message)
+put-in-with-it = Put in { $things } with it
 rub = Rub it and put a probe in the middle
     .why = The salt is in the meat already: take a rub without any.
     .unsalted-why = The probe's tip belongs in the thickest part.
@@ -114,14 +118,19 @@ into-fat = Lay it in the melted fat, covered
 # $things (Message)
 soften = Soften { $things } in a film of fat
     .in-that-fat = Soften { $things } in that fat
-# $name (Message)
-deglaze = Pour in the { $name } and boil it down by half
-    .seared = Pour in the { $name }, scrape up the brown and boil it down by half
-# $name (Message)
-deglaze-whole = Pour in the { $name }
-    .seared = Pour in the { $name } and scrape up the brown
-# $name (Message)
-scrape = Scrape up the brown with a ladle of { $name }
+# $things (Message)
+fat-into-the-pan = Into the pan: { $things }
+# $things (Message)
+stir-in-and-cook = Stir in { $things } and cook it a minute
+# $what (Message)
+deglaze = Pour in { $what } and boil it down by half
+    .seared = Pour in { $what }, scrape up the brown and boil it down by half
+# $what (Message)
+deglaze-whole = Pour in { $what }
+    .seared = Pour in { $what } and scrape up the brown
+scrape = Scrape up the brown with the meat's own juices
+its-resting-juices = its resting juices
+the-liquid-in-the-pot = the liquid in the pot
 heat-the-liquid = Get the liquid hot
 measure-the-liquid = Measure the liquid
 pot-ready = Get the pot ready
@@ -143,17 +152,16 @@ pot-in-next-day-why = Slowly to the boil: only then does the clock count.
 
 ## The moment from which the clock counts.
 
-# $liquid (Volume) $lid (Message)
-dish-in = Meat in with { $liquid } of liquid, { $lid }, and into the oven
+# $with (Message) $lid (Message)
+dish-in = Meat in with { $with }, { $lid }, and into the oven
     .dry = Meat in, { $lid }, and into the oven
     .why = It warms in the oven and not on a flame: that takes longer, and is reckoned in.
-# $liquid (Volume)
-pressure-in = Meat in with { $liquid } of thin hot liquid; lid locked, vent closed
-    .juices = Meat in with its resting juices and { $liquid } of thin hot liquid; lid locked, vent closed
+# $with (Message)
+pressure-in = Meat in with { $with }; lid locked, vent closed
     .dry = Meat in; lid locked, vent closed
     .why = The clock starts here. It takes a while to come up, and cooks meanwhile.
-# $liquid (Volume) $lid (Message)
-crock-in = Meat into the crock with { $liquid } of liquid; { $lid }, switch it on
+# $with (Message) $lid (Message)
+crock-in = Meat into the crock with { $with }; { $lid }, switch it on
     .dry = Meat into the crock; { $lid }, switch it on
     .why = The clock starts here. Hot liquid saves most of an hour.
 fat-in = Into the heat, the fat just trembling
@@ -162,9 +170,9 @@ bath-in = Lower the bag into the bath
     .why = The clock starts here. All of it under water.
 pit-in = Meat into the pit
     .why = The clock starts here. Shut it and leave it shut.
-# $liquid (Volume)
-pot-in = Meat in with { $liquid } of hot liquid; bring it to a simmer
-    .juices = Meat in with its resting juices and { $liquid } of hot liquid; bring it to a simmer
+# $with (Message)
+pot-in = Meat in with { $with }; bring it to a simmer
+    .dry-with = Meat in with { $with }, lowest heat, until its juice runs
     .dry = Meat in, lowest heat, until its juice runs
     .why = The clock starts here. Skim the first foam.
     .dry-why = The clock starts here. With nothing poured the bottom can catch.

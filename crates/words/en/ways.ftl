@@ -263,8 +263,8 @@ dial-steam-covered = Under its cover the pan comes to what the dial says, and ne
 # $at (Temperature)
 steam-heats = Fill the steam oven with water and heat it to { $at }
     .why = It has to be full of steam when the meat comes to it.
-# $liquid (Volume) $lid (Message)
-steam-meat-in = Meat into the pan with { $liquid } of liquid, { $lid }, and into the steam oven
+# $with (Message) $lid (Message)
+steam-meat-in = Meat into the pan with { $with }, { $lid }, and into the steam oven
     .dry = Meat into the pan, { $lid }, and into the steam oven
     .why = The clock starts here. Stand back as the door opens: steam scalds.
 # $steam (Message) $lid (Message)

@@ -4,7 +4,7 @@ use ergastic_words::{Grams, Mass, Message, Temperature, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::in_the_pan::aromatics;
+use super::goes_in::softens;
 use super::laid::BenchFigures;
 use super::pan::BROWNS_FROM_C;
 
@@ -78,7 +78,7 @@ impl BenchFigures<'_> {
     }
 
     fn later_reasons(&self) -> Vec<Message> {
-        let spent = (!aromatics(self.bench).is_empty()).then(say::aromatics_are_spent);
+        let spent = softens(self.bench).then(say::aromatics_are_spent);
         [Some(say::later_has_its_time()), spent].into_iter().flatten().collect()
     }
 }

@@ -10,7 +10,7 @@ mod because;
 mod burner;
 mod carries;
 mod dial;
-mod in_the_pan;
+mod goes_in;
 mod laid;
 mod later;
 mod offers;
@@ -71,6 +71,7 @@ use crate::finish::Target;
 use crate::forecast::{BodyFrom, ForBody, Forecast, ForecastRequest, Meat, ResolvedDish, forecast};
 use crate::heat::pot::{Lid, PotMeasures};
 use crate::kitchen::Kitchen;
+use crate::ways::BesideTheMeat;
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::juices::FAT_KG_PER_L;
 
@@ -282,9 +283,14 @@ impl Prepare {
         all.into_iter().filter(|thing| thing.done_min > 0.0).map(|thing| (thing.what, thing.done_min)).collect()
     }
 
-    /// What softens in the fat before the liquid, what needs longest first.
-    pub(crate) fn aromatics(&self) -> Vec<Larder> {
-        in_the_pan::aromatics(self)
+    /// Whether anything softens in the fat before the liquid.
+    pub(crate) fn softens(&self) -> bool {
+        goes_in::softens(self)
+    }
+
+    /// What goes into such a dish beside the meat, each thing once.
+    pub(crate) fn goes_in(&self, case: &ResolvedDish, seared: bool) -> BesideTheMeat {
+        goes_in::goes_in(self, case, seared)
     }
 
     /// What the pan is deglazed with, if something is.
@@ -294,7 +300,7 @@ impl Prepare {
 
     /// Minutes of boiling that down in the pan; none where it goes in as it is.
     pub(crate) fn boiling_down_min(&self, kitchen: &Kitchen) -> f64 {
-        in_the_pan::boiling_down_min(self, Burner::of_hob(self, kitchen))
+        goes_in::boiling_down_min(self, Burner::of_hob(self, kitchen))
     }
 
     /// What comes out as the meat is lifted.

@@ -150,7 +150,7 @@ fn liquids(bench: &Prepare) -> Vec<Poured> {
         let l = thing.millilitres() / 1000.0;
         // One thing deglazes; more of the same wine, from a marinade, goes in as it is.
         let boiled_down = deglazed.take_if(|first| first.what == thing.what).is_some();
-        let stays_l = if boiled_down { bench.wine.stays() * l } else { l };
+        let stays_l = if boiled_down { bench.stays() * l } else { l };
         Poured { what: thing.what, l, stays_l, gelatin_pct: thing.gelatin_pct() }
     });
     poured.collect()

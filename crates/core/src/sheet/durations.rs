@@ -11,12 +11,13 @@ use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::prepare::{Burner, NO_SAUCE_L, SearPlan, TopUp, doubt_share, flour_g, poured_on_the_way, salting, sear};
 use crate::safety::Caution;
+use crate::ways::BesideTheMeat;
 use ergastic_physics::come_up_s;
 
 /// One look at the meat, min.
 pub(super) const LOOK_MIN: f64 = 2.0;
 /// From so many times what is eaten tonight on only tonight's share is thickened. Working value.
-const MUCH_MORE: f64 = 1.5;
+const MUCH_MORE: f64 = 2.0;
 /// A sauce that takes no longer is planned to the minute.
 const SHORT_MIN: f64 = 10.0;
 /// Laying dumplings on the liquid, min. Working value.
@@ -64,12 +65,10 @@ pub struct Durations {
     pub top_ups: Vec<TopUp>,
     /// What is done between opening a pressure pot and lifting the meat.
     pub opened: Option<Opened>,
-    /// What softens in the fat before the liquid, what needs longest first.
-    pub aromatics: Vec<Larder>,
+    /// What goes in beside the meat.
+    pub goes_in: BesideTheMeat,
     /// What the pan is deglazed with, if something is.
     pub deglazes: Option<Larder>,
-    /// What makes up the liquid beside it; water where nothing is poured.
-    pub base: Larder,
     /// Whether there is bone in it.
     pub bones: bool,
     /// What comes out with the meat.
@@ -140,7 +139,7 @@ fn taking_out_min(pieces: u32) -> f64 {
 /// At the pot before the liquid is in, min: scraping up, softening what there is to soften, boiling down what is poured. Working
 /// values.
 fn into_the_pot_min(bench: &Prepare, kitchen: &Kitchen) -> f64 {
-    let softened = if bench.aromatics().is_empty() { 0.0 } else { 5.0 };
+    let softened = if !bench.softens() { 0.0 } else { 5.0 };
     3.0 + softened + bench.boiling_down_min(kitchen).ceil()
 }
 
@@ -258,6 +257,7 @@ impl Durations {
         let (dumplings, additions) = later(plan, case, forecast, makes_sauce);
         let come_up_min = (come_up_s(&case.physics()) / 300.0).ceil() * 5.0;
         let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };
+        let seared = sear.is_some();
         Self {
             salt_g,
             salting,
@@ -277,9 +277,8 @@ impl Durations {
             dumplings,
             top_ups,
             opened: Opened::of(case, &plan.prepare),
-            aromatics: plan.prepare.aromatics(),
+            goes_in: plan.prepare.goes_in(case, seared),
             deglazes: plan.prepare.deglazes(),
-            base: if case.liquid_l > 0.005 { plan.prepare.base } else { Larder::Water },
             bones: case.parts.iter().any(|part| part.bone_pct > 0.0),
             take_out: plan.prepare.take_out(case),
             lift_min: 2.0,
@@ -364,7 +363,7 @@ mod tests {
     fn tonights_share_of_much_liquid_is_thickened_and_all_of_little() {
         let wanted_l = SAUCE_A_HEAD_L * 6.0;
         assert_eq!(tonight(6, wanted_l), 1.0);
-        assert_eq!(tonight(6, 1.4 * wanted_l), 1.0);
+        assert_eq!(tonight(6, 1.9 * wanted_l), 1.0);
         assert!((tonight(6, 3.0 * wanted_l) - 1.0 / 3.0).abs() < 1e-12);
     }
 

@@ -123,10 +123,7 @@ impl Settled {
             bones: durations.bones,
             liquid_l: self.case.liquid_l,
             liquid_start_c: self.case.liquid_start_c,
-            aromatics: &durations.aromatics,
-            deglazes: durations.deglazes,
-            wine: self.bench.wine,
-            base: durations.base,
+            goes_in: &durations.goes_in,
             wood: self.bench.wood,
         }
     }

@@ -79,6 +79,7 @@ mod facts;
 mod fields;
 mod fill;
 mod fuel;
+mod goes_in;
 mod id;
 mod method;
 mod moved;
@@ -117,6 +118,7 @@ pub use fields::{Fields, LaneChoice, MethodChoice, fields};
 pub(crate) use fill::Fill;
 pub use fill::Filled;
 pub use fuel::Burned;
+pub use goes_in::BesideTheMeat;
 pub use id::WayId;
 pub use method::{
     AFTER_SMOKE_BATH_C, HeatSource, MOVE_MIN, Method, NIGHT_MIN, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C,
@@ -126,6 +128,7 @@ pub(crate) use moved::{hold, lift, moved, rest};
 pub use rule::HowItHeats;
 pub(crate) use site::Site;
 pub use stages::{ByHand, StageRequest, Until};
+pub(crate) use steps::WARM_C;
 pub use suits::{against, slices};
 pub use thumb::{MeatFigures, ThumbRule};
 pub use way::{Dialled, HeatChange, Setting, Way};

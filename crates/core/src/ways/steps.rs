@@ -1,12 +1,13 @@
 //! What the steps of a dish are chosen by, and what several ways say alike.
 
-use ergastic_words::{Join, Message, Volume, sheet as say};
+use ergastic_words::{Join, Message, sheet as say};
 
-use crate::bench::{Larder, Wine, Wood};
+use super::goes_in::BesideTheMeat;
+use crate::bench::Wood;
 use crate::kitchen::Lane;
 
 /// Liquid that is not so warm goes in cold, °C.
-const WARM_C: f64 = 40.0;
+pub const WARM_C: f64 = 40.0;
 /// Less than this is not poured, L.
 const NOTHING_L: f64 = 0.005;
 
@@ -23,14 +24,8 @@ pub struct DishFacts<'a> {
     pub liquid_l: f64,
     /// How warm it goes in, °C.
     pub liquid_start_c: f64,
-    /// What softens in the fat before the liquid.
-    pub aromatics: &'a [Larder],
-    /// What the pan is deglazed with, if something is.
-    pub deglazes: Option<Larder>,
-    /// Boiled down first, or not.
-    pub wine: Wine,
-    /// What makes up the liquid beside it.
-    pub base: Larder,
+    /// What goes in beside the meat.
+    pub goes_in: &'a BesideTheMeat,
     /// Wood for the pit.
     pub wood: Wood,
 }
@@ -41,9 +36,26 @@ impl DishFacts<'_> {
         self.liquid_l > NOTHING_L
     }
 
-    /// What is poured in.
-    pub fn liquid(&self) -> Volume {
-        Volume(self.liquid_l)
+    /// What is put in beside the meat, if anything is.
+    pub fn beside(&self) -> Option<Message> {
+        let with = &self.goes_in.with_meat;
+        (!with.is_empty()).then(|| Message::list(with.clone(), Join::And))
+    }
+
+    /// A step, and what is put in with the meat there.
+    pub fn and_what_goes_in(&self, step: Message) -> Message {
+        let beside = self.beside().map(say::put_in_with_it);
+        Message::list(std::iter::once(step).chain(beside), Join::Sentences)
+    }
+
+    /// What the meat goes in with; none where it goes in alone.
+    pub fn with_meat(&self) -> Option<Message> {
+        let juices = self.seared.then(say::its_resting_juices);
+        let mut with: Vec<Message> = juices.into_iter().chain(self.goes_in.with_meat.iter().cloned()).collect();
+        if with.is_empty() && self.poured() {
+            with.push(say::the_liquid_in_the_pot());
+        }
+        (!with.is_empty()).then(|| Message::list(with, Join::And))
     }
 }
 
@@ -52,22 +64,25 @@ pub type Instruction = (Lane, Message, Message);
 
 /// Aromatics, what deglazes, the liquid: as much of it as there is.
 pub fn into_the_pot(dish: &DishFacts) -> (Message, Message) {
+    let BesideTheMeat { fat, softened, stirred_in, poured_first, halved, .. } = dish.goes_in;
     let seared = dish.seared;
-    let aromatics: Vec<_> = dish.aromatics.iter().map(|what| what.name()).collect();
-    let soften = (!aromatics.is_empty()).then(|| {
-        let things = Message::list(aromatics, Join::And);
-        if seared { say::soften_in_that_fat(things) } else { say::soften(things) }
+    let list = |things: &[Message]| (!things.is_empty()).then(|| Message::list(things.to_vec(), Join::And));
+    let melted = list(fat).map(say::fat_into_the_pan);
+    let soften = list(softened).map(|things| match seared || melted.is_some() {
+        true => say::soften_in_that_fat(things),
+        false => say::soften(things),
     });
-    let scrape = match (dish.deglazes, dish.wine, seared) {
-        (Some(what), Wine::Halved, true) => Some(say::deglaze_seared(what.name())),
-        (Some(what), Wine::Halved, false) => Some(say::deglaze(what.name())),
-        (Some(what), Wine::Whole, true) => Some(say::deglaze_whole_seared(what.name())),
-        (Some(what), Wine::Whole, false) => Some(say::deglaze_whole(what.name())),
-        (None, _, true) => Some(say::scrape(dish.base.name())),
+    let stir_in = list(stirred_in).map(say::stir_in_and_cook);
+    let scrape = match (poured_first.clone(), halved, seared) {
+        (Some(what), true, true) => Some(say::deglaze_seared(what)),
+        (Some(what), true, false) => Some(say::deglaze(what)),
+        (Some(what), false, true) => Some(say::deglaze_whole_seared(what)),
+        (Some(what), false, false) => Some(say::deglaze_whole(what)),
+        (None, _, true) => Some(say::scrape()),
         (None, _, false) => None,
     };
     let (poured, cold) = (dish.poured(), dish.liquid_start_c < WARM_C);
-    let all: Vec<_> = soften.into_iter().chain(scrape).collect();
+    let all: Vec<_> = melted.into_iter().chain(soften).chain(stir_in).chain(scrape).collect();
     let what = match (all.is_empty(), poured) {
         (false, _) => Message::list(all, Join::Sentences),
         (true, true) if cold => say::measure_the_liquid(),
@@ -84,9 +99,9 @@ pub fn into_the_pot(dish: &DishFacts) -> (Message, Message) {
 
 /// Meat and liquid into a pot over a flame.
 pub(super) fn over_a_flame(lane: Lane, dish: &DishFacts) -> Instruction {
-    match (dish.poured(), dish.seared) {
-        (false, _) => (lane, say::pot_in_dry(), say::pot_in_dry_why()),
-        (true, true) => (lane, say::pot_in_juices(dish.liquid()), say::pot_in_why()),
-        (true, false) => (lane, say::pot_in(dish.liquid()), say::pot_in_why()),
+    match (dish.with_meat(), dish.poured()) {
+        (Some(with), true) => (lane, say::pot_in(with), say::pot_in_why()),
+        (Some(with), false) => (lane, say::pot_in_dry_with(with), say::pot_in_dry_why()),
+        (None, _) => (lane, say::pot_in_dry(), say::pot_in_dry_why()),
     }
 }

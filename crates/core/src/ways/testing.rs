@@ -5,10 +5,11 @@ use ergastic_words::{Message, Voice};
 use super::asked::Heat;
 use super::catalogue::Set;
 use super::fill::Fill;
+use super::goes_in::BesideTheMeat;
 use super::id::WayId;
 use super::site::Site;
 use super::steps::DishFacts;
-use crate::bench::{Larder, Wine, Wood};
+use crate::bench::Wood;
 use crate::error::Result;
 use crate::heat::pot::{Lid, PotMeasures};
 
@@ -36,6 +37,15 @@ pub(super) fn said(message: Message) -> String {
     Voice::default().render(message)
 }
 
+static NOTHING: BesideTheMeat = BesideTheMeat {
+    fat: Vec::new(),
+    softened: Vec::new(),
+    stirred_in: Vec::new(),
+    poured_first: None,
+    halved: false,
+    with_meat: Vec::new(),
+};
+
 /// A salted dish with half a litre of stock.
 pub(super) fn dish() -> DishFacts<'static> {
     DishFacts {
@@ -44,10 +54,7 @@ pub(super) fn dish() -> DishFacts<'static> {
         bones: false,
         liquid_l: 0.5,
         liquid_start_c: 60.0,
-        aromatics: &[],
-        deglazes: None,
-        wine: Wine::Halved,
-        base: Larder::Water,
+        goes_in: &NOTHING,
         wood: Wood::default(),
     }
 }

@@ -163,8 +163,7 @@ fn every_method_goes_a_way_and_every_way_has_a_method() {
 #[test]
 fn liquid_is_heated_only_where_it_goes_in_hot() {
     let step = |seared, liquid_start_c| {
-        let (what, why) =
-            steps::into_the_pot(&steps::DishFacts { seared, liquid_start_c, deglazes: None, ..testing::dish() });
+        let (what, why) = steps::into_the_pot(&steps::DishFacts { seared, liquid_start_c, ..testing::dish() });
         (testing::said(what), testing::said(why))
     };
     for seared in [true, false] {

@@ -5,7 +5,7 @@ use rayon::prelude::*;
 use super::lanes::{PartTimes, PressureHolds};
 use super::simulate::{Ran, ends_under_pressure, lifted_s, simulate};
 use super::watch::{Moment, Unwatched, Watch};
-use crate::case::Case;
+use crate::case::{Case, End};
 use crate::how::How;
 use crate::medium::Medium;
 use crate::members::{Drawn, Member, PieceDrawn};
@@ -103,6 +103,15 @@ pub(crate) fn run<const L: usize>(
     })
 }
 
+/// When a cook's chain is over, s. A run is followed until nothing more is learned of the meat: what is left then and lasts a time of its
+/// own ends after that time.
+fn over_s<const L: usize>(case: &Case, ended_s: &[[f64; L]], lane: usize) -> f64 {
+    case.stages.iter().zip(ended_s).fold(0.0, |before_s, (stage, ended_s)| match stage.end {
+        End::After(lasts_s) if ended_s[lane].is_infinite() => before_s + lasts_s,
+        _ => ended_s[lane],
+    })
+}
+
 fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane: usize, hold_s: f64) -> Times {
     let solved = case.solved_stage().filter(|_| hold_s.is_finite());
     // A closed pot that never comes up goes on at the local boil, as any other with its lid on.
@@ -126,7 +135,7 @@ fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane
         overcooked_s: parts.iter().map(|part| part.overcooked_s).fold(f64::INFINITY, f64::min),
         parts,
         came_up_s: ran.came_up_s[lane],
-        ended_s: ran.ended_s.last().map_or(f64::INFINITY, |ended_s| ended_s[lane]),
+        ended_s: over_s(case, &ran.ended_s, lane),
         hold_s,
     }
 }

@@ -16,8 +16,8 @@ use crate::ways::pit::InThePit;
 use crate::ways::{LOOK_EVERY_MIN, MOVE_MIN};
 use ergastic_schedule::{Give, Minute};
 
-/// The most looks a sheet plans for.
-const MAX_CHECKS: usize = 7;
+/// After the first check there is another where so many are tender by then.
+const CHANCES: [f64; 3] = [0.25, 0.5, 0.75];
 /// Putting something in, min.
 const ADD_MIN: Minute = 3;
 /// A look may be so much sooner or later, min.
@@ -76,13 +76,17 @@ fn look_times(worked: &Settled, look_until: f64) -> Vec<f64> {
     if last_from.is_some() && first > look_until {
         return Vec::new();
     }
-    let latest = worked.ready_min(0.9).unwrap_or(first);
-    let last = f64::min(latest, look_until);
-    let most = if case.first().medium.is_pot() { MAX_CHECKS } else { worked.durations.looks.max(3) };
-    let every = f64::max(LOOK_EVERY_MIN, ((last - first) / (most as f64 - 1.0) / 15.0).ceil() * 15.0);
-    let times = (0..most).map(|i| first + i as f64 * every);
-    let goes_on = |at: &f64| (*at == first || *at <= look_until) && *at < latest + every;
-    times.take_while(goes_on).collect()
+    // After that a check tells something only where the chance has grown.
+    let mut times = vec![first];
+    for at_min in CHANCES.iter().filter_map(|chance| worked.ready_min(*chance)) {
+        let at_min = (at_min / 5.0).round() * 5.0;
+        let apart = times.last().is_none_or(|last| at_min >= last + LOOK_EVERY_MIN);
+        if apart && at_min <= look_until {
+            times.push(at_min);
+        }
+    }
+    times.truncate(worked.durations.looks);
+    times
 }
 
 /// Looks from two thirds of the way on: as many as the way allows, none where a lid can't be opened.

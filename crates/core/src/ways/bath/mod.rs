@@ -156,7 +156,7 @@ impl Way for Bath {
     }
 
     fn put_in(&self, dish: &DishFacts) -> (Message, Message) {
-        (sheet::bag(), if dish.bones { sheet::bag_bones_why() } else { sheet::bag_why() })
+        (dish.and_what_goes_in(sheet::bag()), if dish.bones { sheet::bag_bones_why() } else { sheet::bag_why() })
     }
 
     fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Instruction {

@@ -139,7 +139,8 @@ impl Way for UnderFat {
     }
 
     fn put_in(&self, dish: &DishFacts) -> (Message, Message) {
-        (if dish.salted { sheet::into_fat_wipe() } else { sheet::into_fat() }, sheet::into_fat_why())
+        let laid = if dish.salted { sheet::into_fat_wipe() } else { sheet::into_fat() };
+        (dish.and_what_goes_in(laid), sheet::into_fat_why())
     }
 
     fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Instruction {

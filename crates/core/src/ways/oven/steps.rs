@@ -19,7 +19,10 @@ impl Oven {
             Start::Hob => over_a_flame(Lane::Hob, dish),
             Start::Oven | Start::ColdOven => {
                 let lid = lid.words();
-                let what = if dish.poured() { say::dish_in(dish.liquid(), lid) } else { say::dish_in_dry(lid) };
+                let what = match dish.with_meat() {
+                    Some(with) => say::dish_in(with, lid),
+                    None => say::dish_in_dry(lid),
+                };
                 (Lane::Oven, what, say::dish_in_why())
             }
         }

@@ -248,7 +248,10 @@ impl Way for InThePit {
     }
 
     fn put_in(&self, dish: &DishFacts) -> (Message, Message) {
-        (sheet::rub(), if dish.salted { sheet::rub_why() } else { sheet::rub_unsalted_why() })
+        (
+            dish.beside().map_or_else(sheet::rub, sheet::rub_with),
+            if dish.salted { sheet::rub_why() } else { sheet::rub_unsalted_why() },
+        )
     }
 
     fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Instruction {

@@ -8,11 +8,7 @@ use crate::kitchen::Lane;
 
 impl Pressure {
     pub(super) fn meat_in(&self, dish: &DishFacts) -> Instruction {
-        let what = match (dish.poured(), dish.seared) {
-            (false, _) => say::pressure_in_dry(),
-            (true, true) => say::pressure_in_juices(dish.liquid()),
-            (true, false) => say::pressure_in(dish.liquid()),
-        };
+        let what = dish.with_meat().map_or_else(say::pressure_in_dry, say::pressure_in);
         (Lane::PressurePot, what, say::pressure_in_why())
     }
 

@@ -9,7 +9,10 @@ use crate::kitchen::Lane;
 
 pub(crate) fn meat_in(lid: Lid, dish: &DishFacts) -> Instruction {
     let lid = lid.words();
-    let what = if dish.poured() { say::crock_in(dish.liquid(), lid) } else { say::crock_in_dry(lid) };
+    let what = match dish.with_meat() {
+        Some(with) => say::crock_in(with, lid),
+        None => say::crock_in_dry(lid),
+    };
     (Lane::Crock, what, say::crock_in_why())
 }
 

@@ -145,9 +145,9 @@ impl Way for InSteam {
     }
 
     fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Instruction {
-        let what = match dish.poured() {
-            true => say::steam_meat_in(dish.liquid(), lid.words()),
-            false => say::steam_meat_in_dry(lid.words()),
+        let what = match dish.with_meat() {
+            Some(with) => say::steam_meat_in(with, lid.words()),
+            None => say::steam_meat_in_dry(lid.words()),
         };
         (Lane::SteamOven, what, say::steam_meat_in_why())
     }

@@ -46,9 +46,9 @@ fn each_step_tells_what_is_in_the_pan_and_where_it_stands() {
     let full = oven(95.0, Steam::Full);
     let (lane, what, _) = full.way().meets_the_heat(Lid::None, &dish());
     assert_eq!(lane, Lane::SteamOven);
-    assert!(said(what.clone()).contains("of liquid"), "{}", said(what));
-    let dry = DishFacts { liquid_l: 0.0, ..dish() };
-    assert!(!said(full.way().meets_the_heat(Lid::None, &dry).1).contains("liquid"));
+    assert!(said(what.clone()).contains("Meat into the pan with its resting juices"), "{}", said(what));
+    let alone = DishFacts { liquid_l: 0.0, seared: false, ..dish() };
+    assert!(!said(full.way().meets_the_heat(Lid::None, &alone).1).contains("with"));
     assert!(said(full.way().preheat(&dish()).unwrap().1).contains("95 °C"));
     assert!(said(oven(95.0, Steam::Half).way().leave_it(Lid::None)).contains("half steam at 95 °C"));
 }

@@ -1,0 +1,188 @@
+//! What goes in beside the meat, and when: into the pan before the liquid, or with the meat.
+
+use ergastic_words::{Grams, Message, Volume, prepare as say};
+
+use super::burner::Burner;
+use super::pot::{base_l, deglazes};
+use crate::bench::{Ingredient, Larder, Prepare, Wine};
+use crate::forecast::ResolvedDish;
+use crate::ways::{BesideTheMeat, WARM_C};
+
+/// Aromatics soften in this order: what needs longest first, what burns soonest last.
+const AROMATICS: [Larder; 11] = [
+    Larder::Bacon,
+    Larder::Onion,
+    Larder::Carrot,
+    Larder::Celery,
+    Larder::SweetPepper,
+    Larder::Mushroom,
+    Larder::TomatoPaste,
+    Larder::WholeSpice,
+    Larder::Chilli,
+    Larder::Ginger,
+    Larder::Garlic,
+];
+/// What things are fried in.
+const FATS: [Larder; 3] = [Larder::Oil, Larder::Butter, Larder::KeptFat];
+/// Less than this is not poured, L.
+const NOTHING_L: f64 = 0.005;
+
+/// What softens in the fat, in its order. Nothing is fried for a clear broth.
+fn aromatics(bench: &Prepare) -> impl Iterator<Item = &Ingredient> {
+    let things = if bench.clear { &[][..] } else { &bench.ingredients[..] };
+    AROMATICS.into_iter().flat_map(move |what| things.iter().filter(move |thing| thing.what == what))
+}
+
+/// Whether anything softens in the fat before the liquid.
+pub(super) fn softens(bench: &Prepare) -> bool {
+    aromatics(bench).next().is_some()
+}
+
+/// Minutes of boiling down what deglazes, in the pan.
+pub(super) fn boiling_down_min(bench: &Prepare, burner: Burner) -> f64 {
+    let litres = deglazes(bench).map_or(0.0, |thing| thing.millilitres() / 1000.0);
+    burner.boils_off_min((1.0 - bench.stays()) * litres)
+}
+
+/// So much of a thing, by its name: weighed or poured as it was given.
+fn so_much(thing: &Ingredient) -> Message {
+    let name = thing.what.name();
+    match thing.ml {
+        Some(_) => say::so_much_poured(Volume(thing.millilitres() / 1000.0), name),
+        None => say::so_much(Grams(thing.grams()), name),
+    }
+}
+
+/// Everything of a bench that goes into such a dish, each thing once.
+pub(super) fn goes_in(bench: &Prepare, case: &ResolvedDish, seared: bool) -> BesideTheMeat {
+    let mut left: Vec<Ingredient> = bench.ingredients.clone();
+    if !case.first().medium.is_pot() {
+        return BesideTheMeat { with_meat: left.iter().map(so_much).collect(), ..BesideTheMeat::default() };
+    }
+    let mut take = |is: &dyn Fn(Larder) -> bool| -> Vec<Message> {
+        let (taken, others): (Vec<Ingredient>, Vec<Ingredient>) = left.iter().partition(|thing| is(thing.what));
+        left = others;
+        taken.iter().map(so_much).collect()
+    };
+    let fat = take(&|what| FATS.contains(&what));
+    let softened: Vec<Message> = aromatics(bench).map(so_much).collect();
+    if !bench.clear {
+        take(&|what| AROMATICS.contains(&what));
+    }
+    // What the meat is dredged in is on it already.
+    let flour = take(&|what| what == Larder::Flour);
+    let stirred_in = if bench.flour { Vec::new() } else { flour };
+    let first = deglazes(bench);
+    let of_the_bench = first.and_then(|first| left.iter().position(|thing| *thing == first));
+    let mut poured_first = of_the_bench.map(|at| so_much(&left.remove(at)));
+    let kept = bench.marinade.filter(|marinade| marinade.kept);
+    let mut marinade = kept.map(|marinade| say::the_marinade(Volume(marinade.ml / 1000.0)));
+    if of_the_bench.is_none() && first.is_some() {
+        poured_first = marinade.take();
+    }
+    let halved = poured_first.is_some() && bench.boils_down();
+    let litres = base_l(bench, case.liquid_l);
+    let mut base = (litres > NOTHING_L).then(|| {
+        let name = bench.base.name();
+        match case.liquid_start_c < WARM_C {
+            true => say::so_much_poured(Volume(litres), name),
+            false => say::so_much_poured_hot(Volume(litres), name),
+        }
+    });
+    if poured_first.is_none() && seared {
+        poured_first = base.take();
+    }
+    let with_meat = left.iter().map(so_much).chain(marinade.map(say::boiled_first)).chain(base).collect();
+    BesideTheMeat { fat, softened, stirred_in, poured_first, halved, with_meat }
+}
+
+impl Prepare {
+    /// Whether what deglazes is boiled down by half: never beer that would grow bitter.
+    pub(super) fn boils_down(&self) -> bool {
+        self.wine == Wine::Halved && !deglazes(self).is_some_and(|thing| thing.what.facts().bitter)
+    }
+
+    /// Share of what deglazes that stands in the pot.
+    pub(super) fn stays(&self) -> f64 {
+        if self.boils_down() { Wine::Halved.stays() } else { Wine::Whole.stays() }
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::forecast::ForecastRequest;
+    use crate::ways::Method;
+    use ergastic_words::Voice;
+    use proptest::prelude::*;
+
+    fn case(method: Method) -> ResolvedDish {
+        let request = ForecastRequest { cut: Some(crate::cuts::Cut::Chuck), mass_kg: Some(1.5), ..Default::default() };
+        ForecastRequest { method: Some(method), liquid_l: Some(1.0), ..request }.resolve().unwrap()
+    }
+
+    fn told(goes_in: &BesideTheMeat) -> Vec<String> {
+        let first = goes_in.poured_first.iter();
+        let all = goes_in.fat.iter().chain(&goes_in.softened).chain(&goes_in.stirred_in).chain(first);
+        all.chain(&goes_in.with_meat).map(|what| Voice::default().render(what.clone())).collect()
+    }
+
+    fn any_bench() -> impl Strategy<Value = Prepare> {
+        let thing = (0..Larder::all().len(), 1..20u32).prop_map(|(at, tens)| {
+            let what = Larder::all()[at].what;
+            let amount = Some(f64::from(tens) * 10.0);
+            if what.facts().liquid {
+                Ingredient::usual(what, amount, None)
+            } else {
+                Ingredient::usual(what, None, amount)
+            }
+        });
+        (prop::collection::vec(thing, 0..12), any::<[bool; 3]>()).prop_map(
+            |(mut ingredients, [clear, flour, halved])| {
+                ingredients.sort_by_key(|thing| thing.what);
+                ingredients.dedup_by_key(|thing| thing.what);
+                let wine = if halved { Wine::Halved } else { Wine::Whole };
+                Prepare { ingredients, clear, flour, wine, ..Prepare::default() }
+            },
+        )
+    }
+
+    proptest! {
+        #[test]
+        fn each_thing_of_the_bench_goes_in_once_in_its_amount(bench in any_bench(), seared: bool, in_a_bag: bool) {
+            let case = case(if in_a_bag { Method::WaterBath } else { Method::Braise });
+            let told = told(&goes_in(&bench, &case, seared));
+            for thing in bench.ingredients.iter().filter(|thing| thing.what != Larder::Flour) {
+                let wanted = Voice::default().render(so_much(thing));
+                prop_assert_eq!(told.iter().filter(|told| **told == wanted).count(), 1, "{} in {:?}", wanted, told);
+            }
+            let litres = base_l(&bench, case.liquid_l);
+            let base = Voice::default().render(say::so_much_poured_hot(Volume(litres), bench.base.name()));
+            let missing = !in_a_bag && litres > NOTHING_L;
+            prop_assert_eq!(told.iter().filter(|told| **told == base).count(), usize::from(missing), "{} in {:?}", base, told);
+        }
+
+        #[test]
+        fn what_is_poured_in_comes_to_the_level_and_never_over_it(bench in any_bench(), litres in 0.2..4.0f64) {
+            let given: f64 = super::super::pot::poured(&bench, litres).iter().map(|poured| poured.stays_l).sum();
+            let without: f64 = super::super::pot::poured(&bench, 0.0).iter().map(|poured| poured.stays_l).sum();
+            prop_assert!((given - f64::max(litres, without)).abs() < 1e-9, "{given} for {litres}");
+        }
+    }
+
+    #[test]
+    fn dark_beer_is_never_boiled_down_and_nothing_is_fried_for_a_clear_broth() {
+        let bench = |what: Larder| Prepare {
+            ingredients: vec![Ingredient::usual(what, Some(330.0), None)],
+            ..Prepare::default()
+        };
+        let (beer, wine) = (bench(Larder::DarkBeer), bench(Larder::RedWine));
+        let case = case(Method::Braise);
+        assert!(!goes_in(&beer, &case, true).halved && goes_in(&wine, &case, true).halved);
+        assert!(base_l(&beer, 1.0) < base_l(&wine, 1.0), "all of it stands in the pot");
+        let onion = Ingredient::usual(Larder::Onion, None, Some(200.0));
+        let clear = Prepare { clear: true, ingredients: vec![onion], ..Prepare::default() };
+        let goes_in = goes_in(&clear, &case, false);
+        assert!(goes_in.softened.is_empty() && goes_in.with_meat.len() == 2 && !softens(&clear));
+    }
+}
