@@ -55,6 +55,8 @@ hold-not = not here: too far within { $time }
 hold-a-day = all day
 # $kilos (Mass) $hot (Guide) $time (Minutes)
 party = For guests who come and go, leave the pot where it is held and bring out { $kilos } at a time: in an open dish it is under { $hot } after { $time }.
+# $hot (Guide) $time (Minutes)
+party-little = For guests who come and go, leave it in the pot and serve from there: in an open dish it is under { $hot } after { $time }.
 
 ## Warmed again.
 
@@ -157,14 +159,20 @@ cold-name =
        *[rolled] Rolled and cut
     }
 # $kilos (Mass) $time (RoughMinutes) $slices (Count) $thick (Length)
-cold-pressed = Between two boards under { $kilos }, in the cold for { $time }. It gives about { $slices } slices of { $thick }.
+cold-pressed = Between two boards under { $kilos }, in the cold for { $time }. It gives about { $slices ->
+        [one] one slice
+       *[other] { $slices } slices
+    } of { $thick }.
 # $liquid (Volume) $more (Key) $gelatin (Spoons) $tin (Volume) $time (RoughMinutes) $pieces (Count)
 cold-bound = Flake it, season it a little more than hot, stir in { $liquid } of warm liquid{ $more ->
         [gelatin] {" "}with { $gelatin } of gelatin soaked in it
        *[enough] {" "}(it sets by itself)
     }, press it into a lined { $tin } tin. { $time } in the cold; then { $pieces } pieces.
 # $across (Length) $time (RoughMinutes) $pieces (Count) $thick (Length)
-cold-rolled = Flake it while it is warm, roll it tightly in film, { $across } across. { $time } in the cold; then { $pieces } rounds of { $thick }.
+cold-rolled = Flake it while it is warm, roll it tightly in film, { $across } across. { $time } in the cold; then { $pieces ->
+        [one] one round
+       *[other] { $pieces } rounds
+    } of { $thick }.
 # $oven (Dial) $time (Minutes) $to (Guide)
 cold-heat = Browned on both sides and heated through in { A($oven) } oven: { $time } to { $to } in the middle.
 cold-heat-not = Eaten cold: take it out half an hour before.

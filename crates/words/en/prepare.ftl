@@ -97,6 +97,7 @@ bag = Bag it flat, press the air out, seal it twice; the bath at { $bath }
 fat = Melt { $melted } of fat to { $fat } and lay the meat under it
 # $pours (Volume)
 the-marinade = { $pours } of the marinade
+the-crisp-bacon = the crisp bacon
 # $what (Message)
 boiled-first = { $what }, boiled first
 # $mass (Grams) $name (Message)

@@ -130,10 +130,28 @@ pub(super) fn holds(meat: &LiftedMeat, liquid_l: f64, voice: Voice) -> Vec<Hold>
     HoldIn::ALL.into_iter().filter(goes).map(|way| way.hold(meat, liquid_l, voice)).collect()
 }
 
-/// How it is held for guests who come and go.
-pub(super) fn party(voice: Voice) -> String {
+/// How so much meat, kg, is held for guests who come and go.
+pub(super) fn party(meat_kg: f64, voice: Voice) -> String {
     let hot_c = voice.food_code().hot_hold_c();
-    let time_s = DISH_KG * WATER_SPECIFIC_HEAT / (Parameters::USUAL.after.room_air * DISH_M2);
+    let dish_kg = f64::min(DISH_KG, meat_kg);
+    let time_s = dish_kg * WATER_SPECIFIC_HEAT / (Parameters::USUAL.after.room_air * DISH_M2);
     let min = time_s / 60.0 * ((DISH_C - ROOM_C) / (hot_c - ROOM_C)).ln();
-    voice.render(say::party(Mass(DISH_KG), Guide(hot_c), Minutes((min / 5.0).floor() * 5.0)))
+    let within = Minutes(f64::max(1.0, if min < 10.0 { min.floor() } else { (min / 5.0).floor() * 5.0 }));
+    voice.render(match meat_kg > DISH_KG {
+        true => say::party(Mass(DISH_KG), Guide(hot_c), within),
+        // Nobody brings out more than there is.
+        false => say::party_little(Guide(hot_c), within),
+    })
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn nobody_brings_out_more_than_there_is() {
+        let said = |kg: f64| party(kg, Voice::default());
+        assert!(said(4.0).contains("1.5 kg at a time"), "{}", said(4.0));
+        assert!(!said(0.24).contains("kg") && said(0.24).contains("min"), "{}", said(0.24));
+    }
 }

@@ -148,7 +148,7 @@ pub(crate) fn afterwards(dish: &LiftedDish) -> Result<Afterwards> {
             .transpose()?,
         beside: beside::beside(plan, meat, meat.wet.then_some(*request), voice),
         hold: hold::holds(meat, liquid_l, voice),
-        party: hold::party(voice),
+        party: hold::party(meat.kg, voice),
         cautions: cautions(meat.cooked_in, voice),
         day_after: on_the_day_after(meat, &away, voice),
         cold: cold::cold_portions(meat, left.as_ref().map(|left| left.sauce.with(left.aside)), voice),

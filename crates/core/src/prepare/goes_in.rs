@@ -4,7 +4,7 @@ use ergastic_words::{Grams, Message, Volume, prepare as say};
 
 use super::burner::Burner;
 use super::pot::{base_l, deglazes};
-use crate::bench::{Ingredient, Larder, Prepare, Wine};
+use crate::bench::{Ingredient, Larder, Prepare, SearFat, Wine};
 use crate::forecast::ResolvedDish;
 use crate::ways::{BesideTheMeat, WARM_C};
 
@@ -54,7 +54,7 @@ fn so_much(thing: &Ingredient) -> Message {
 }
 
 /// Everything of a bench that goes into such a dish, each thing once.
-pub(super) fn goes_in(bench: &Prepare, case: &ResolvedDish, seared: bool) -> BesideTheMeat {
+pub(super) fn goes_in(bench: &Prepare, case: &ResolvedDish, browned_in: Option<SearFat>) -> BesideTheMeat {
     let mut left: Vec<Ingredient> = bench.ingredients.clone();
     if !case.first().medium.is_pot() {
         return BesideTheMeat { with_meat: left.iter().map(so_much).collect(), ..BesideTheMeat::default() };
@@ -65,7 +65,10 @@ pub(super) fn goes_in(bench: &Prepare, case: &ResolvedDish, seared: bool) -> Bes
         taken.iter().map(so_much).collect()
     };
     let fat = take(&|what| FATS.contains(&what));
-    let softened: Vec<Message> = aromatics(bench).map(so_much).collect();
+    // Bacon that the meat is browned in was rendered before it and lifted out.
+    let crisp = browned_in == Some(SearFat::Bacon);
+    let softens = |thing: &&Ingredient| !(crisp && thing.what == Larder::Bacon);
+    let softened: Vec<Message> = aromatics(bench).filter(softens).map(so_much).collect();
     if !bench.clear {
         take(&|what| AROMATICS.contains(&what));
     }
@@ -89,10 +92,16 @@ pub(super) fn goes_in(bench: &Prepare, case: &ResolvedDish, seared: bool) -> Bes
             false => say::so_much_poured_hot(Volume(litres), name),
         }
     });
-    if poured_first.is_none() && seared {
+    if poured_first.is_none() && browned_in.is_some() {
         poured_first = base.take();
     }
-    let with_meat = left.iter().map(so_much).chain(marinade.map(say::boiled_first)).chain(base).collect();
+    let with_meat = left
+        .iter()
+        .map(so_much)
+        .chain(crisp.then(say::the_crisp_bacon))
+        .chain(marinade.map(say::boiled_first))
+        .chain(base)
+        .collect();
     BesideTheMeat { fat, softened, stirred_in, poured_first, halved, with_meat }
 }
 
@@ -151,7 +160,7 @@ mod tests {
         #[test]
         fn each_thing_of_the_bench_goes_in_once_in_its_amount(bench in any_bench(), seared: bool, in_a_bag: bool) {
             let case = case(if in_a_bag { Method::WaterBath } else { Method::Braise });
-            let told = told(&goes_in(&bench, &case, seared));
+            let told = told(&goes_in(&bench, &case, seared.then_some(SearFat::Oil)));
             for thing in bench.ingredients.iter().filter(|thing| thing.what != Larder::Flour) {
                 let wanted = Voice::default().render(so_much(thing));
                 prop_assert_eq!(told.iter().filter(|told| **told == wanted).count(), 1, "{} in {:?}", wanted, told);
@@ -171,6 +180,18 @@ mod tests {
     }
 
     #[test]
+    fn bacon_that_was_rendered_comes_back_crisp_and_is_not_softened() {
+        let bacon = Ingredient::usual(Larder::Bacon, None, Some(100.0));
+        let bench = Prepare { ingredients: vec![bacon], ..Prepare::default() };
+        let case = case(Method::Braise);
+        let crisp = goes_in(&bench, &case, Some(SearFat::Bacon));
+        assert!(crisp.softened.is_empty() && told(&crisp).contains(&"the crisp bacon".to_owned()), "{crisp:?}");
+        assert_eq!(goes_in(&bench, &case, None).softened.len(), 1);
+        assert_eq!(super::super::sear::usual_fat(&case, &bench), SearFat::Bacon);
+        assert_ne!(super::super::sear::usual_fat(&case, &Prepare::default()), SearFat::Bacon);
+    }
+
+    #[test]
     fn dark_beer_is_never_boiled_down_and_nothing_is_fried_for_a_clear_broth() {
         let bench = |what: Larder| Prepare {
             ingredients: vec![Ingredient::usual(what, Some(330.0), None)],
@@ -178,11 +199,11 @@ mod tests {
         };
         let (beer, wine) = (bench(Larder::DarkBeer), bench(Larder::RedWine));
         let case = case(Method::Braise);
-        assert!(!goes_in(&beer, &case, true).halved && goes_in(&wine, &case, true).halved);
+        assert!(!goes_in(&beer, &case, Some(SearFat::Oil)).halved && goes_in(&wine, &case, Some(SearFat::Oil)).halved);
         assert!(base_l(&beer, 1.0) < base_l(&wine, 1.0), "all of it stands in the pot");
         let onion = Ingredient::usual(Larder::Onion, None, Some(200.0));
         let clear = Prepare { clear: true, ingredients: vec![onion], ..Prepare::default() };
-        let goes_in = goes_in(&clear, &case, false);
+        let goes_in = goes_in(&clear, &case, None);
         assert!(goes_in.softened.is_empty() && goes_in.with_meat.len() == 2 && !softens(&clear));
     }
 }

@@ -63,7 +63,7 @@ pub(crate) use burner::Burner;
 use ergastic_words::{Message, errors};
 use laid::BenchFigures;
 
-use crate::bench::{Addition, Larder, Prepare, Trim};
+use crate::bench::{Addition, Larder, Prepare, SearFat, Trim};
 use crate::cuts::Cut;
 use crate::cuts::PORTION_KG;
 use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
@@ -289,8 +289,8 @@ impl Prepare {
     }
 
     /// What goes into such a dish beside the meat, each thing once.
-    pub(crate) fn goes_in(&self, case: &ResolvedDish, seared: bool) -> BesideTheMeat {
-        goes_in::goes_in(self, case, seared)
+    pub(crate) fn goes_in(&self, case: &ResolvedDish, browned_in: Option<SearFat>) -> BesideTheMeat {
+        goes_in::goes_in(self, case, browned_in)
     }
 
     /// What the pan is deglazed with, if something is.

@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::burner::Burner;
 use super::pan::{Batch, HotPan, InPan, falls_back, usual_kg_per_m2};
-use crate::bench::{Prepare, Sear, SearFat, SearIn, Surface};
+use crate::bench::{Larder, Prepare, Sear, SearFat, SearIn, Surface};
 use crate::forecast::ResolvedDish;
 use crate::kitchen::Kitchen;
 use ergastic_physics::places::ROOM_C;
@@ -159,7 +159,11 @@ fn hot_pan(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen) -> (HotPan, 
 }
 
 /// What cuts as lean as this brown in.
-pub fn usual_fat(case: &ResolvedDish) -> SearFat {
+pub fn usual_fat(case: &ResolvedDish, bench: &Prepare) -> SearFat {
+    // Bacon is rendered before anything else is browned.
+    if !bench.clear && bench.ingredients.iter().any(|thing| thing.what == Larder::Bacon) {
+        return SearFat::Bacon;
+    }
     if case.main().facts.fat_pct >= FAT_ENOUGH_PCT { SearFat::Own } else { SearFat::Oil }
 }
 
@@ -226,7 +230,7 @@ pub fn sear(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen) -> SearPlan
         floor_mm: (pan.floor_m2 * 4.0 / std::f64::consts::PI).sqrt() * 1000.0,
         lies_mm: [middle * 1000.0, long * 1000.0],
         pans,
-        fat: bench.fat.unwrap_or_else(|| usual_fat(case)),
+        fat: bench.fat.unwrap_or_else(|| usual_fat(case, bench)),
         trace: first.trace.iter().map(|&(s, celsius)| PanPoint { min: s / 60.0, celsius }).collect(),
     }
 }

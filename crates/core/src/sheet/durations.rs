@@ -257,7 +257,7 @@ impl Durations {
         let (dumplings, additions) = later(plan, case, forecast, makes_sauce);
         let come_up_min = (come_up_s(&case.physics()) / 300.0).ceil() * 5.0;
         let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };
-        let seared = sear.is_some();
+        let browned_in = sear.as_ref().map(|sear| sear.fat);
         Self {
             salt_g,
             salting,
@@ -277,7 +277,7 @@ impl Durations {
             dumplings,
             top_ups,
             opened: Opened::of(case, &plan.prepare),
-            goes_in: plan.prepare.goes_in(case, seared),
+            goes_in: plan.prepare.goes_in(case, browned_in),
             deglazes: plan.prepare.deglazes(),
             bones: case.parts.iter().any(|part| part.bone_pct > 0.0),
             take_out: plan.prepare.take_out(case),
