@@ -6,7 +6,7 @@ use super::burner::Burner;
 use super::pot::{base_l, deglazes};
 use crate::bench::{Ingredient, Larder, Prepare, SearFat, Wine};
 use crate::forecast::ResolvedDish;
-use crate::ways::{BesideTheMeat, WARM_C};
+use crate::ways::{BesideTheMeat, NOTHING_L, WARM_C};
 
 /// Aromatics soften in this order: what needs longest first, what burns soonest last.
 const AROMATICS: [Larder; 11] = [
@@ -24,8 +24,6 @@ const AROMATICS: [Larder; 11] = [
 ];
 /// What things are fried in.
 const FATS: [Larder; 3] = [Larder::Oil, Larder::Butter, Larder::KeptFat];
-/// Less than this is not poured, L.
-const NOTHING_L: f64 = 0.005;
 
 /// What softens in the fat, in its order. Nothing is fried for a clear broth.
 fn aromatics(bench: &Prepare) -> impl Iterator<Item = &Ingredient> {

@@ -266,7 +266,8 @@ fn dredging(case: &ResolvedDish, bench: &Prepare) -> Question {
 }
 
 fn wine(bench: &Prepare, kitchen: &Kitchen) -> Option<Question> {
-    let poured = deglazes(bench)?;
+    // What would grow bitter is never boiled down: there is nothing to choose.
+    let poured = deglazes(bench).filter(|thing| !thing.what.facts().bitter)?;
     let litres = poured.millilitres() / 1000.0;
     let halved = Prepare { wine: Wine::Halved, ..bench.clone() };
     Some(Question {

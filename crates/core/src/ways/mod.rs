@@ -128,7 +128,7 @@ pub(crate) use moved::{hold, lift, moved, rest};
 pub use rule::HowItHeats;
 pub(crate) use site::Site;
 pub use stages::{ByHand, StageRequest, Until};
-pub(crate) use steps::WARM_C;
+pub(crate) use steps::{NOTHING_L, WARM_C};
 pub use suits::{against, slices};
 pub use thumb::{MeatFigures, ThumbRule};
 pub use way::{Dialled, HeatChange, Setting, Way};

@@ -9,7 +9,7 @@ use crate::kitchen::Lane;
 /// Liquid that is not so warm goes in cold, °C.
 pub const WARM_C: f64 = 40.0;
 /// Less than this is not poured, L.
-const NOTHING_L: f64 = 0.005;
+pub const NOTHING_L: f64 = 0.005;
 
 /// What a dish has that its steps are chosen by.
 #[derive(Debug, Clone)]
