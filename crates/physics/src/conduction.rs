@@ -128,6 +128,14 @@ impl<const L: usize> Bodies<L> {
         matrix.half_shell[lane] = 0.5 * width * radius / meat.conductivity;
     }
 
+    /// Sets the length of the steps to come, s.
+    pub fn step_by(&mut self, step_s: f64) {
+        if self.step_s != step_s {
+            self.step_s = step_s;
+            (0..L).for_each(|lane| self.eliminate(lane));
+        }
+    }
+
     /// Makes one body so many times as thick; its shells keep their share of it and their temperature.
     pub fn thin(&mut self, lane: usize, times: f64) {
         self.geometry.radius_m[lane] *= times;

@@ -8,7 +8,7 @@ use crate::medium::Medium;
 use crate::members::{Member, PieceDrawn as Animal};
 use crate::parameters::Juice;
 use crate::part::Part;
-use crate::run::{HORIZON_S, Moment, STEP_S, Times, Watch, run};
+use crate::run::{HORIZON_S, Moment, Times, Watch, run};
 use crate::units::{HOUR_S, MINUTE_S};
 use ergastic_cancel::Cancelled;
 
@@ -72,6 +72,8 @@ impl Record {
 pub(crate) struct Recorder<'a> {
     case: &'a Case,
     every_s: f64,
+    /// When it writes next, s.
+    next_s: f64,
     until_s: f64,
     warm_c: f64,
     juices: Vec<Juices>,
@@ -110,6 +112,7 @@ impl<'a> Recorder<'a> {
         Self {
             case,
             every_s,
+            next_s: every_s,
             until_s,
             warm_c,
             juices: vec![Juices::default(); case.parts.len()],
@@ -198,7 +201,7 @@ impl Watch<1> for Recorder<'_> {
         if self.case.inside {
             for shell in 0..SHELLS {
                 let rate = main.rates[shell][0];
-                self.dose[shell] += 0.5 * STEP_S / HOUR_S * (self.rates[shell] + rate);
+                self.dose[shell] += 0.5 * moment.step_s / HOUR_S * (self.rates[shell] + rate);
                 self.rates[shell] = rate;
             }
         }
@@ -216,10 +219,19 @@ impl Watch<1> for Recorder<'_> {
             }
         }
         // An opened lid is written down at once: it is when the meat is looked at.
-        if opened || (moment.time_s / self.every_s).fract() < STEP_S / self.every_s / 2.0 {
+        let due = moment.time_s >= self.next_s;
+        if opened || due {
             self.write(moment);
         }
+        if due {
+            self.next_s = ((moment.time_s / self.every_s).floor() + 1.0) * self.every_s;
+        }
         moment.time_s < self.until_s
+    }
+
+    /// On the grid of what it writes; an opened lid is written beside it.
+    fn next_s(&self) -> f64 {
+        self.next_s
     }
 
     /// A dish that is warmed again, cooled or cooked by the clock is lifted at the end of that, whatever it is by then.

@@ -257,7 +257,7 @@ mod tests {
     fn thick_meat_takes_longer_and_a_stage_cut_in_two_is_the_whole() {
         assert!(ready_s(&simmered(0.08)) > ready_s(&simmered(0.05)));
         let cut = case(0.06, vec![stage(SIMMERS, End::After(HOUR_S)), stage(SIMMERS, End::Stays)]);
-        assert_eq!(ready_s(&cut), ready_s(&simmered(0.06)));
+        assert!((ready_s(&cut) - ready_s(&simmered(0.06))).abs() < 5.0);
     }
 
     #[test]

@@ -4,6 +4,8 @@ use crate::units::HOUR_S;
 
 /// Length of a step, s.
 pub const STEP_S: f64 = 60.0;
+/// Length of a step where nothing happens, s. Slow things are looked at on this grid.
+pub(super) const LONG_STEP_S: f64 = 300.0;
 /// The longest cook that is followed, s.
 pub const HORIZON_S: f64 = 72.0 * HOUR_S;
 

@@ -2,7 +2,6 @@
 
 use std::ops::Range;
 
-use super::lanes::STEP_S;
 use super::part::PartState;
 use super::surround::Surround;
 use crate::body::SHELLS;
@@ -81,16 +80,18 @@ impl<const L: usize> Surround<'_, L> {
                 }
             }
             Medium::Oven { set_c, fan, start } => {
+                let half_s = 0.5 * self.step_s;
                 let air_c = |since_s: f64| match start {
                     FirstHeat::ColdOven => {
-                        set_c - (set_c - 20.0) * (-(since_s + 0.5 * STEP_S) / p.pot.cold_oven_s).exp()
+                        set_c - (set_c - 20.0) * (-(since_s + half_s) / p.pot.cold_oven_s).exp()
                     }
                     _ => set_c,
                 };
                 self.balance(lanes, &stage.vessel, fan, start_s, air_c, parts);
             }
             Medium::Coals(coals) => {
-                let air_c = |since_s: f64| coals.oven_c(&p.coals, since_s + 0.5 * STEP_S);
+                let half_s = 0.5 * self.step_s;
+                let air_c = |since_s: f64| coals.oven_c(&p.coals, since_s + half_s);
                 self.balance(lanes, &stage.vessel, false, start_s, air_c, parts);
             }
             Medium::Pressure { .. } => {
@@ -141,7 +142,7 @@ impl<const L: usize> Surround<'_, L> {
     /// Media that tend to a temperature with a time constant of their own, s.
     #[inline(always)]
     fn tend(&mut self, lanes: Range<usize>, time_s: f64, to_c: impl Fn(f64) -> f64) {
-        let share = 1.0 - (-STEP_S / time_s).exp();
+        let share = 1.0 - (-self.step_s / time_s).exp();
         for lane in lanes {
             self.next_c[lane] = self.celsius[lane] + (to_c(self.kitchens.pot_k[lane]) - self.celsius[lane]) * share;
         }
@@ -194,7 +195,7 @@ impl<const L: usize> Surround<'_, L> {
             oven_c[lane] = air_c[lane] + oven_k[lane];
             heat_capacity[lane] = empty + water_kg[lane] * WATER_SPECIFIC_HEAT;
             let now = PotBalance {
-                step_s: STEP_S,
+                step_s: self.step_s,
                 celsius: celsius[lane],
                 oven_c: oven_c[lane],
                 boil_c,
@@ -234,7 +235,7 @@ impl<const L: usize> Surround<'_, L> {
             pot,
             &PressureStep {
                 start_s,
-                step_s: STEP_S,
+                step_s: self.step_s,
                 target_c: target_c + self.kitchens.pot_k[lane],
                 boil_c,
                 hold_s: held_s.unwrap_or(self.holds.solved_s[lane]),
@@ -300,9 +301,9 @@ impl<const L: usize> Surround<'_, L> {
         parts: &mut [PartState<L>],
     ) {
         let p = &self.case.model.p;
-        let air_c = self.by_clock(lanes.clone(), start_s, |since_s| pit.air_c(p, since_s + STEP_S));
+        let air_c = self.by_clock(lanes.clone(), start_s, |since_s| pit.air_c(p, since_s + self.step_s));
         let mopped = match pit.mop {
-            Some(_) => self.by_clock(lanes.clone(), start_s, |since_s| pit.mopped(since_s, STEP_S)),
+            Some(_) => self.by_clock(lanes.clone(), start_s, |since_s| pit.mopped(since_s, self.step_s)),
             None => [false; L],
         };
         for part in parts.iter_mut() {
@@ -340,7 +341,7 @@ impl<const L: usize> Surround<'_, L> {
         if !stage.medium.is_pot() {
             return;
         }
-        let due = |pour: usize| self.case.added.get(pour).filter(|pour| pour.at_s < start_s + STEP_S).copied();
+        let due = |pour: usize| self.case.added.get(pour).filter(|pour| pour.at_s < start_s + self.step_s).copied();
         while let Some(pour) = due(self.poured[lane]) {
             self.poured[lane] += 1;
             let there = stage.vessel.heat_capacity(&self.case.model.p) + self.water_kg[lane] * WATER_SPECIFIC_HEAT;

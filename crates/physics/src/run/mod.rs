@@ -5,6 +5,7 @@ mod come_up;
 mod ensemble;
 mod lanes;
 mod media;
+mod pace;
 mod part;
 mod sample;
 mod simulate;

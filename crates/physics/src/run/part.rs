@@ -151,13 +151,13 @@ impl<const L: usize> PartState<L> {
 
     /// Adds a step's softening, and notes who has become tender or gone too far in it.
     #[inline(always)]
-    pub(super) fn soften(&mut self, softening: &Softening, start_s: f64) {
+    pub(super) fn soften(&mut self, softening: &Softening, start_s: f64, step_s: f64) {
         let core_rate = self.rates[0];
         let before = self.mean_rate;
         self.mean_rate = rates(softening, &self.bodies, &mut self.rates);
         self.mean_before = self.mean_dose;
         self.core_before = self.core_dose;
-        let half_step_h = 0.5 * STEP_S / HOUR_S;
+        let half_step_h = 0.5 * step_s / HOUR_S;
         let mut any = false;
         for lane in 0..L {
             self.mean_dose[lane] += half_step_h * (before[lane] + self.mean_rate[lane]);
@@ -165,11 +165,11 @@ impl<const L: usize> PartState<L> {
             any |= self.mean_dose[lane] >= self.enough[lane];
         }
         if any {
-            self.note_times(start_s);
+            self.note_times(start_s, step_s);
         }
     }
 
-    fn note_times(&mut self, start_s: f64) {
+    fn note_times(&mut self, start_s: f64, step_s: f64) {
         for lane in 0..L {
             let (mean, enough) = (self.mean_dose[lane], self.enough[lane]);
             if mean < enough {
@@ -178,7 +178,7 @@ impl<const L: usize> PartState<L> {
             let (mean_before, core_before, core) =
                 (self.mean_before[lane], self.core_before[lane], self.core_dose[lane]);
             let crossed = |before: f64, now: f64, goal: f64| {
-                start_s + STEP_S * ((goal - before) / (now - before)).clamp(0.0, 1.0)
+                start_s + step_s * ((goal - before) / (now - before)).clamp(0.0, 1.0)
             };
             let time = &mut self.times[lane];
             if time.ready_s.is_infinite() && core >= self.middle_share * enough {

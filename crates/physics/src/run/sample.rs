@@ -50,6 +50,10 @@ impl Watch<LANES> for Sampler<'_> {
         true
     }
 
+    fn next_s(&self) -> f64 {
+        self.at_s.get(self.taken.len()).copied().unwrap_or(f64::INFINITY)
+    }
+
     fn waits(&self) -> bool {
         self.taken.len() < self.at_s.len()
     }

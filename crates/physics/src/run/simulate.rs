@@ -2,9 +2,10 @@
 
 use multiversion::multiversion;
 
-use super::lanes::{HORIZON_S, PartTimes, PressureHolds, STEP_S};
+use super::lanes::{HORIZON_S, LONG_STEP_S, PartTimes, PressureHolds};
+use super::pace::Pace;
 use super::part::PartState;
-use super::surround::{SLOW_STEPS, Surround};
+use super::surround::Surround;
 use super::watch::{Moment, Watch};
 use crate::case::{Case, End};
 use crate::medium::Medium;
@@ -42,29 +43,38 @@ pub fn simulate<const L: usize>(
     let solved = case.solved_stage();
     let cuts = case.stages.iter().any(|stage| stage.thinner.is_some());
     let mut margin = [f64::NAN; L];
-    for step in 0..(HORIZON_S / STEP_S) as usize {
-        let start_s = step as f64 * STEP_S;
-        around.before(step, &mut parts);
+    let pace = Pace::of(case);
+    let (mut start_s, mut last_step_s) = (0.0, f64::NAN);
+    while start_s < HORIZON_S {
+        let step_s = pace.step_s(start_s, watch.next_s());
+        if step_s != last_step_s {
+            last_step_s = step_s;
+            around.step_by(step_s);
+            parts.iter_mut().for_each(|part| part.bodies.step_by(step_s));
+        }
+        let end_s = start_s + step_s;
+        around.before(start_s, &mut parts);
         for part in &mut parts {
             part.bodies.step(&part.around);
             if part.around.wet {
                 part.dry_out();
             }
-            part.soften(&case.model.softening, start_s);
+            part.soften(&case.model.softening, start_s, step_s);
         }
         around.after(&parts);
         if let Some(solved) = solved {
-            note_margins(&around, solved, start_s, &parts, &mut margin);
+            note_margins(&around, solved, (start_s, step_s), &parts, &mut margin);
         }
         let before = around.chain.stage;
-        around.move_on(start_s + STEP_S, &parts);
+        around.move_on(end_s, &parts);
         if cuts {
             cut_up(case, &before, &around.chain.stage, &mut parts);
         }
-        let go_on = watch.look(&Moment { time_s: start_s + STEP_S, around: &around, parts: &parts });
-        if !go_on || step.is_multiple_of(SLOW_STEPS) && !watch.waits() && settled(&around, &parts) {
+        let go_on = watch.look(&Moment { time_s: end_s, step_s, around: &around, parts: &parts });
+        if !go_on || start_s % LONG_STEP_S == 0.0 && !watch.waits() && settled(&around, &parts) {
             break;
         }
+        start_s = end_s;
     }
     Ran {
         parts: parts.iter().map(|part| part.times).collect(),
@@ -88,13 +98,13 @@ fn cut_up<const L: usize>(case: &Case, before: &[usize; L], now: &[usize; L], pa
 fn note_margins<const L: usize>(
     around: &Surround<L>,
     solved: usize,
-    start_s: f64,
+    (start_s, step_s): (f64, f64),
     parts: &[PartState<L>],
     margin: &mut [f64; L],
 ) {
     for lane in 0..L {
         if let (true, Some(opened_s)) = (around.chain.stage[lane] == solved, around.opened_s[lane]) {
-            let share = (opened_s - start_s) / STEP_S;
+            let share = (opened_s - start_s) / step_s;
             margin[lane] = parts.iter().map(|part| part.margin(lane, share)).fold(f64::INFINITY, f64::min);
         }
     }

@@ -2,7 +2,7 @@
 
 use super::chain::ChainRun;
 use super::come_up::rise_s;
-use super::lanes::{PressureHolds, STEP_S};
+use super::lanes::{LONG_STEP_S, PressureHolds, STEP_S};
 use super::part::PartState;
 use crate::case::{Case, End, Stage};
 use crate::medium::{Cooling, Medium};
@@ -10,9 +10,6 @@ use crate::members::Member;
 use crate::places::{FRIDGE_C, ICE_WATER_C};
 use crate::pressure::Phase;
 use crate::vessel::close;
-
-/// Steps between looks at how deep the meat lies and how much steam leaves: both change slowly.
-pub(super) const SLOW_STEPS: usize = 5;
 
 /// What is uncertain about the cooks' kitchens, side by side.
 pub(super) struct Kitchens<const L: usize> {
@@ -52,6 +49,9 @@ pub struct Surround<'a, const L: usize> {
     in_pot: bool,
     pub(super) kitchens: Kitchens<L>,
     pub(super) holds: PressureHolds<L>,
+    /// Length of the step, s.
+    pub(super) step_s: f64,
+    /// How far the hob brings a pot in it, as a share.
     pub(super) rise: f64,
     pub(super) slow_cooker_fill: f64,
     /// Which stage each is in.
@@ -93,7 +93,8 @@ impl<'a, const L: usize> Surround<'a, L> {
             in_pot: case.stages.iter().any(|stage| stage.medium.is_pot()),
             kitchens: Kitchens::of(members),
             holds,
-            rise: 1.0 - (-STEP_S / rise_s(case)).exp(),
+            step_s: STEP_S,
+            rise: 0.0,
             slow_cooker_fill: (case.model.p.crock.empty + case.model.p.crock.filling * fill).clamp(0.8, 1.5),
             chain: ChainRun::new(case),
             celsius: [case.start_c; L],
@@ -172,13 +173,19 @@ impl<'a, const L: usize> Surround<'a, L> {
         }
     }
 
+    /// Sets the length of the steps to come, s.
+    pub(super) fn step_by(&mut self, step_s: f64) {
+        self.step_s = step_s;
+        self.rise = 1.0 - (-step_s / rise_s(self.case)).exp();
+    }
+
     /// Works out where each medium goes in this step and what the meat's surface meets.
     #[inline(always)]
-    pub(super) fn before(&mut self, step: usize, parts: &mut [PartState<L>]) {
-        let start_s = step as f64 * STEP_S;
-        let slow = step.is_multiple_of(SLOW_STEPS);
+    pub(super) fn before(&mut self, start_s: f64, parts: &mut [PartState<L>]) {
+        // How deep the meat lies and how much steam leaves change slowly.
+        let slow = start_s % LONG_STEP_S == 0.0;
         if slow && self.in_pot {
-            self.gather_juice(step, parts);
+            self.gather_juice(start_s, parts);
         }
         for lane in 0..L {
             if slow || self.fresh[lane] {
@@ -186,7 +193,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             }
         }
         for lane in 0..L {
-            self.steam_kg[lane] += self.loss[lane] * STEP_S;
+            self.steam_kg[lane] += self.loss[lane] * self.step_s;
         }
         if self.chain.together {
             let stage = self.chain.at(0);
@@ -207,14 +214,14 @@ impl<'a, const L: usize> Surround<'a, L> {
 
     /// The juice that came since the last look, and what water that leaves in the pot.
     #[inline(always)]
-    fn gather_juice(&mut self, step: usize, parts: &mut [PartState<L>]) {
-        if step > 0 {
+    fn gather_juice(&mut self, now_s: f64, parts: &mut [PartState<L>]) {
+        if now_s > 0.0 {
             for part in parts.iter_mut() {
-                part.give_juice(&self.case.model.p.juice, SLOW_STEPS as f64 * STEP_S);
+                part.give_juice(&self.case.model.p.juice, LONG_STEP_S);
             }
         }
         if self.case.stages[self.chain.stage[0]].medium.is_pot() {
-            let softened = 1.0 - (-(step as f64) * STEP_S / self.case.model.p.pot.larder_s).exp();
+            let softened = 1.0 - (-now_s / self.case.model.p.pot.larder_s).exp();
             self.larder_l = self.case.larder_water_l * softened;
         }
         for lane in 0..L {
@@ -239,7 +246,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             for lane in 0..L {
                 let open = &self.open;
                 let now_c = self.celsius[lane];
-                let income = |mean_c: f64| STEP_S * open.conductance[lane] * (open.oven_c[lane] - mean_c) - heat[lane];
+                let income = |mean_c: f64| self.step_s * open.conductance[lane] * (open.oven_c[lane] - mean_c) - heat[lane];
                 let (closed_c, steam) = close(income, open.heat_capacity[lane], now_c, self.next_c[lane]);
                 self.next_c[lane] = if open.waits[lane] { closed_c } else { self.next_c[lane] };
                 self.steam_kg[lane] += if open.waits[lane] { steam } else { 0.0 };

@@ -7,6 +7,8 @@ use super::surround::Surround;
 pub struct Moment<'a, const L: usize> {
     /// Time at the end of the step, s.
     pub time_s: f64,
+    /// Length of the step, s.
+    pub step_s: f64,
     /// What surrounds the meat.
     pub around: &'a Surround<'a, L>,
     /// The meat.
@@ -17,6 +19,11 @@ pub struct Moment<'a, const L: usize> {
 pub trait Watch<const L: usize> {
     /// Called after every step; `false` ends the run.
     fn look(&mut self, moment: &Moment<L>) -> bool;
+
+    /// When it next wants to see the cooks, s; it is asked before each step, and then sees them within a minute.
+    fn next_s(&self) -> f64 {
+        f64::INFINITY
+    }
 
     /// Whether it wants to see more even when nothing more is to be learned of any cook.
     fn waits(&self) -> bool {
