@@ -258,7 +258,9 @@ proptest! {
         let figures = |answer: &Forecast| [answer.ready_min.p50, answer.overcooked_min.p50, answer.yield_kg, answer.liquid_left_l];
         for (whole, split) in figures(&whole).into_iter().zip(figures(&split)) {
             let apart = (whole.unwrap_or(0.0) - split.unwrap_or(0.0)).abs();
-            prop_assert!(apart < 1e-3 && whole.is_some() == split.is_some(), "{method} cut at {cut_at}: {whole:?} and {split:?}");
+            // Where a stage begins the run goes by minutes again: that much apart, and no more.
+            let allowed = 0.002 * whole.unwrap_or(0.0) + 1e-3;
+            prop_assert!(apart < allowed && whole.is_some() == split.is_some(), "{method} cut at {cut_at}: {whole:?} and {split:?}");
         }
     }
 

@@ -1,7 +1,7 @@
 //! The pot: a lump of water, iron and meat on a hob or in an oven, and the steam that leaves it.
 
 use crate::parameters::{CoverFigures, Parameters};
-use crate::run::STEP_S;
+use crate::units::MINUTE_S;
 use crate::steam::{LATENT_HEAT, Saturation, vapour};
 
 /// Specific heat of water, J/(kg K).
@@ -194,21 +194,16 @@ impl PotBalance {
     /// Linearised implicit Euler by minutes on `C dT/dt = G (T_oven − T) − λ m(T) − g (T − T_meat)`, held at the boil.
     #[inline(always)]
     pub fn predict(&self) -> f64 {
-        let rounds = f64::max(1.0, (self.step_s / STEP_S).round());
-        let part_s = self.step_s / rounds;
         // Vapour density grows by about 3.6 % a kelvin near the boil.
-        let steeper = 0.036 * self.evaporation;
-        let slope = self.conductance + steeper + self.meat_conductance;
-        let share = part_s / (self.heat_capacity + part_s * slope);
-        let mut celsius = self.celsius;
-        for _ in 0..rounds as usize {
-            let surplus = self.conductance * (self.oven_c - celsius)
-                - self.evaporation
-                - steeper * (celsius - self.celsius)
-                - self.meat_conductance * (celsius - self.meat_c);
-            celsius += share * surplus;
-        }
-        f64::min(self.boil_c, celsius)
+        let slope = self.conductance + 0.036 * self.evaporation + self.meat_conductance;
+        let surplus = self.conductance * (self.oven_c - self.celsius)
+            - self.evaporation
+            - self.meat_conductance * (self.celsius - self.meat_c);
+        // What a minute leaves of the way to where it tends; a long step is five.
+        let minute = self.heat_capacity / (self.heat_capacity + f64::min(self.step_s, MINUTE_S) * slope);
+        let squared = minute * minute;
+        let left = if self.step_s > MINUTE_S { squared * squared * minute } else { minute };
+        f64::min(self.boil_c, self.celsius + surplus / slope * (1.0 - left))
     }
 }
 

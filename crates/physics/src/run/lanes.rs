@@ -6,6 +6,12 @@ use crate::units::HOUR_S;
 pub const STEP_S: f64 = 60.0;
 /// Length of a step where nothing happens, s. Slow things are looked at on this grid.
 pub(super) const LONG_STEP_S: f64 = 300.0;
+
+/// Whether a time is on the grid of long steps, s.
+#[inline(always)]
+pub(super) fn on_long_grid(now_s: f64) -> bool {
+    (now_s as u32).is_multiple_of(LONG_STEP_S as u32)
+}
 /// The longest cook that is followed, s.
 pub const HORIZON_S: f64 = 72.0 * HOUR_S;
 

@@ -2,7 +2,7 @@
 
 use multiversion::multiversion;
 
-use super::lanes::{HORIZON_S, LONG_STEP_S, PartTimes, PressureHolds};
+use super::lanes::{HORIZON_S, PartTimes, PressureHolds, on_long_grid};
 use super::pace::Pace;
 use super::part::PartState;
 use super::surround::Surround;
@@ -71,7 +71,7 @@ pub fn simulate<const L: usize>(
             cut_up(case, &before, &around.chain.stage, &mut parts);
         }
         let go_on = watch.look(&Moment { time_s: end_s, step_s, around: &around, parts: &parts });
-        if !go_on || start_s % LONG_STEP_S == 0.0 && !watch.waits() && settled(&around, &parts) {
+        if !go_on || on_long_grid(start_s) && !watch.waits() && settled(&around, &parts) {
             break;
         }
         start_s = end_s;

@@ -2,7 +2,7 @@
 
 use super::chain::ChainRun;
 use super::come_up::rise_s;
-use super::lanes::{LONG_STEP_S, PressureHolds, STEP_S};
+use super::lanes::{LONG_STEP_S, PressureHolds, STEP_S, on_long_grid};
 use super::part::PartState;
 use crate::case::{Case, End, Stage};
 use crate::medium::{Cooling, Medium};
@@ -183,7 +183,7 @@ impl<'a, const L: usize> Surround<'a, L> {
     #[inline(always)]
     pub(super) fn before(&mut self, start_s: f64, parts: &mut [PartState<L>]) {
         // How deep the meat lies and how much steam leaves change slowly.
-        let slow = start_s % LONG_STEP_S == 0.0;
+        let slow = on_long_grid(start_s);
         if slow && self.in_pot {
             self.gather_juice(start_s, parts);
         }
