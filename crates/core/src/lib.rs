@@ -20,6 +20,7 @@ pub mod heat;
 pub mod json;
 pub mod kitchen;
 pub mod learn;
+pub mod ledger;
 pub mod matching;
 pub mod meal;
 pub mod plan;

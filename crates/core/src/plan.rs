@@ -6,7 +6,7 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
-use crate::bench::Prepare;
+use crate::bench::{Level, Prepare};
 use crate::clock::check_instant;
 use crate::error::{Error, Result, Unit, WhatIsWrong, in_range};
 use crate::finish::{Target, Thickener};
@@ -207,6 +207,12 @@ fn four() -> u32 {
 }
 
 impl Plan {
+    /// What the liquid becomes: a broth is drunk as it is, unless the cook says otherwise.
+    pub fn finished_as(&self) -> Target {
+        let soup = self.prepare.level == Some(Level::Soup) && self.target == Target::default();
+        if self.prepare.clear || soup { Target::Broth } else { self.target }
+    }
+
     /// Checks what is asked of a plan that is to be kept, besides that it can be cooked: a bell in our time.
     ///
     /// # Errors

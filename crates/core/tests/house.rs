@@ -10,7 +10,7 @@ use syn::spanned::Spanned;
 use syn::visit::{self, Visit};
 
 /// The rooms of the core from the ground up: each may take from those before it, and from itself.
-const CORE: [&str; 21] = [
+const CORE: [&str; 22] = [
     "error",
     "json",
     "text",
@@ -23,6 +23,7 @@ const CORE: [&str; 21] = [
     "kitchen",
     "ways",
     "finish",
+    "ledger",
     "forecast",
     "learn",
     "plan",

@@ -44,7 +44,7 @@ clear-water = Pour the water off, fresh cold water on
     .why = A second water draws out most of the rest.
 blanch = Cover it with cold water and bring it to the boil; five minutes
     .why = What clouds a broth sets and comes up as grey foam.
-blanch-rinse = Pour it off; rinse the meat and the pot; fresh water on
+blanch-rinse = Pour it off; rinse the meat and the pot
     .why = Grey foam left in the pot would cloud the new broth.
 
 ## Salt, pan, and what has to get hot.
@@ -144,11 +144,21 @@ cool-in-liquid = Off the heat: into a shallow dish with its liquid, open, to coo
 into-cold = Cover it and put it in the fridge
 night-in-cold = It lies in its liquid in the cold
     .why = It takes up the liquid's taste, and the fat sets on top.
-# $liquid (Volume)
-from-cold = Lift the set fat off, top it up to { $liquid } of liquid
+from-cold = Take it out of the fridge and lift the set fat off
     .why = Set fat comes off whole.
-from-cold-dry = Take it out of the cold, lift the set fat off
+# $with (Message)
+next-day-in-with = Heat it again with { $with }
+next-day-in = Heat it again
 pot-in-next-day-why = Slowly to the boil: only then does the clock count.
+
+## Where the meat is meanwhile.
+
+back-bare = Back into the fridge, uncovered
+back-covered = Back into the fridge, covered
+pat-dry = Pat the meat dry
+stays-out = Leave the meat out
+# $names (Message)
+fresh-over = Scatter { $names } over it
 
 ## The moment from which the clock counts.
 

@@ -81,6 +81,11 @@ impl Addition {
         Self::SoftHerbs,
     ];
 
+    /// Whether it goes over the plates as it is.
+    pub(crate) fn is_fresh(self) -> bool {
+        self.times().done_min <= 0.0
+    }
+
     /// How long it takes.
     pub(crate) fn times(self) -> AdditionTimes {
         match self {

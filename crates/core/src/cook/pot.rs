@@ -104,7 +104,7 @@ impl PotNow {
             hob_kind: Some(burner.kind),
             skim: Skim::default(),
             taste: Taste::default(),
-            target: plan.target,
+            target: plan.finished_as(),
             thickener: plan.thickener,
             share: Some(self.tonight),
             units: Some(kitchen.units),

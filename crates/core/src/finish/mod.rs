@@ -32,7 +32,7 @@ pub(crate) use plate::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, bears_g_per_k
 pub(crate) use remains::{Remains, ShareOfLiquid, remains};
 pub use request::{SauceChoices, SauceRequest};
 pub(crate) use sauce::path;
-pub use sauce::{Sauce, SauceStep, TargetBody, sauce};
+pub use sauce::{Sauce, SauceMade, SauceStep, TargetBody, sauce};
 pub use slicing::{fibre_length_mm, slicing};
 pub(crate) use stove::boils_off_kg_s;
 pub use tasted::{SaltBelief, Seasoned};

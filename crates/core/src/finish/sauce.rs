@@ -117,6 +117,21 @@ pub(crate) struct Path {
     pub steps: Vec<(f64, Message)>,
     /// Minutes of skimming; none where there is only a film.
     pub skim_min: f64,
+    /// What becomes of the liquid.
+    pub made: SauceMade,
+}
+
+/// What becomes of the liquid on its path.
+#[derive(Debug, Clone, Copy, PartialEq, Default)]
+pub struct SauceMade {
+    /// Fat that is taken off, L.
+    pub skimmed_l: f64,
+    /// Taken out, thin, and kept, L.
+    pub aside_l: f64,
+    /// What thickens the rest, the dry of it, g, and what that is stirred into, g.
+    pub thickened: Option<(Thickener, f64, f64)>,
+    /// The sauce, L.
+    pub final_l: f64,
 }
 
 /// A path that was walked.
@@ -131,6 +146,15 @@ struct Walked {
 }
 
 impl Walked {
+    fn made(&self) -> SauceMade {
+        let thickened = self.to_do().find_map(|went| match went.did {
+            Move::Thicken { with, .. } => Some((with, went.starch_g, with.with_g(went.starch_g))),
+            _ => None,
+        });
+        let Walk { skimmed_l, aside, pot, .. } = &self.walk;
+        SauceMade { skimmed_l: *skimmed_l, aside_l: aside.liquid_l, thickened, final_l: pot.liquid_l }
+    }
+
     fn of(request: &SauceRequest) -> Result<Self> {
         let (stove, start) = Stove::of(request)?;
         let mut walk = Walk::from(start);
@@ -381,6 +405,7 @@ pub(crate) fn path(request: &SauceRequest) -> Result<Path> {
     Ok(Path {
         skim_min: skimmed.map_or(0.0, |went| went.min),
         steps: walked.steps().into_iter().map(|step| (step.min, step.what)).collect(),
+        made: walked.made(),
     })
 }
 

@@ -9,6 +9,7 @@ use uuid::Uuid;
 use crate::clock::minutes_between;
 use crate::forecast::Assumed;
 use crate::kitchen::Lane;
+use crate::ledger::LedgerLine;
 use crate::plan::{Borrowed, Plan, PlanPin};
 use crate::safety::Caution;
 use crate::sheet::{Ready, TaskId, TaskKind, ThingTaken, Window};
@@ -65,6 +66,8 @@ pub struct MealTask {
     pub second_time: bool,
     /// Cautions at this step.
     pub cautions: Vec<Caution>,
+    /// What it moves.
+    pub ledger: Vec<LedgerLine>,
 }
 
 /// How one dish goes.

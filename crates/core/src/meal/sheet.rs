@@ -175,6 +175,7 @@ fn in_order(
             done: cooked(task.id).is_some_and(|cooked| cooked.done),
             second_time: second_time(clock_changes, task.start),
             cautions: task.cautions.clone(),
+            ledger: task.ledger.clone(),
         }));
     }
     tasks.sort_by_key(|task| (task.start, task.kind, task.number, task.step));

@@ -148,7 +148,7 @@ impl PlacedMeal {
     /// A dish's tasks, where it was laid.
     pub fn tasks(&self, course: &MealDish, dish: usize) -> Vec<Task> {
         let named = (course.plan.name.as_str(), dish);
-        tasks(&course.steps, named, self.firsts[dish], &self.placing, &self.frame, course.worked.case.voice)
+        tasks(&course.steps, named, self.firsts[dish], &self.placing, &self.frame, &course.worked)
     }
 
     pub fn served_at(&self) -> Timestamp {

@@ -1,12 +1,13 @@
 //! What goes in beside the meat, and when: into the pan before the liquid, or with the meat.
 
-use ergastic_words::{Grams, Message, Volume, prepare as say};
+use ergastic_words::{Grams, Volume, prepare as say};
 
 use super::burner::Burner;
 use super::pot::{base_l, deglazes};
-use crate::bench::{Ingredient, Larder, Prepare, SearFat, Wine};
+use super::salt::BACON_G_PER_KG;
+use crate::bench::{Ingredient, Larder, Marinade, Prepare, SearFat, Wine};
 use crate::forecast::ResolvedDish;
-use crate::ways::{BesideTheMeat, NOTHING_L, WARM_C};
+use crate::ways::{BesideTheMeat, ComesFrom, NOTHING_L, ThingIn, WARM_C};
 
 /// Aromatics soften in this order: what needs longest first, what burns soonest last.
 const AROMATICS: [Larder; 11] = [
@@ -43,12 +44,44 @@ pub(super) fn boiling_down_min(bench: &Prepare, burner: Burner) -> f64 {
 }
 
 /// So much of a thing, by its name: weighed or poured as it was given.
-fn so_much(thing: &Ingredient) -> Message {
+fn so_much(thing: &Ingredient) -> ThingIn {
     let name = thing.what.name();
-    match thing.ml {
+    let said = match thing.ml {
         Some(_) => say::so_much_poured(Volume(thing.millilitres() / 1000.0), name),
         None => say::so_much(Grams(thing.grams()), name),
-    }
+    };
+    ThingIn { what: thing.what, g: thing.grams(), from: ComesFrom::Shop, said }
+}
+
+/// What is kept of the marinade.
+fn of_the_marinade(marinade: Marinade) -> ThingIn {
+    let strong = marinade.made_of();
+    let said = say::the_marinade(Volume(marinade.ml / 1000.0));
+    ThingIn { what: strong.what, g: strong.grams(), from: ComesFrom::Marinade, said }
+}
+
+/// The liquid that is still missing to the level.
+fn of_the_base(bench: &Prepare, case: &ResolvedDish) -> Option<ThingIn> {
+    let litres = base_l(bench, case.liquid_l);
+    let (facts, name) = (bench.base.facts(), bench.base.name());
+    let said = match case.liquid_start_c < WARM_C {
+        true => say::so_much_poured(Volume(litres), name),
+        false => say::so_much_poured_hot(Volume(litres), name),
+    };
+    let g = litres * 1000.0 * facts.density;
+    (litres > NOTHING_L).then_some(ThingIn { what: bench.base, g, from: ComesFrom::Shop, said })
+}
+
+/// Bacon that was rendered first.
+fn crisp_bacon(bench: &Prepare, case: &ResolvedDish) -> ThingIn {
+    let g = rendered_bacon_g(bench, case);
+    ThingIn { what: Larder::Bacon, g, from: ComesFrom::Tray, said: say::the_crisp_bacon() }
+}
+
+/// Bacon that is rendered for its fat, g: what is on the bench, or as much as the meat wants.
+pub(crate) fn rendered_bacon_g(bench: &Prepare, case: &ResolvedDish) -> f64 {
+    let given: f64 = bench.ingredients.iter().filter(|thing| thing.what == Larder::Bacon).map(Ingredient::grams).sum();
+    if given > 0.0 { given } else { BACON_G_PER_KG * case.mass_kg }
 }
 
 /// Everything of a bench that goes into such a dish, each thing once.
@@ -57,7 +90,7 @@ pub(super) fn goes_in(bench: &Prepare, case: &ResolvedDish, browned_in: Option<S
     if !case.first().medium.is_pot() {
         return BesideTheMeat { with_meat: left.iter().map(so_much).collect(), ..BesideTheMeat::default() };
     }
-    let mut take = |is: &dyn Fn(Larder) -> bool| -> Vec<Message> {
+    let mut take = |is: &dyn Fn(Larder) -> bool| -> Vec<ThingIn> {
         let (taken, others): (Vec<Ingredient>, Vec<Ingredient>) = left.iter().partition(|thing| is(thing.what));
         left = others;
         taken.iter().map(so_much).collect()
@@ -66,7 +99,7 @@ pub(super) fn goes_in(bench: &Prepare, case: &ResolvedDish, browned_in: Option<S
     // Bacon that the meat is browned in was rendered before it and lifted out.
     let crisp = browned_in == Some(SearFat::Bacon);
     let softens = |thing: &&Ingredient| !(crisp && thing.what == Larder::Bacon);
-    let softened: Vec<Message> = aromatics(bench).filter(softens).map(so_much).collect();
+    let softened: Vec<ThingIn> = aromatics(bench).filter(softens).map(so_much).collect();
     if !bench.clear {
         take(&|what| AROMATICS.contains(&what));
     }
@@ -76,41 +109,39 @@ pub(super) fn goes_in(bench: &Prepare, case: &ResolvedDish, browned_in: Option<S
     let first = deglazes(bench);
     let of_the_bench = first.and_then(|first| left.iter().position(|thing| *thing == first));
     let mut poured_first = of_the_bench.map(|at| so_much(&left.remove(at)));
-    let kept = bench.marinade.filter(|marinade| marinade.kept);
-    let mut marinade = kept.map(|marinade| say::the_marinade(Volume(marinade.ml / 1000.0)));
+    let kept = bench.marinade.filter(|_| bench.keeps_the_marinade(case));
+    let mut marinade = kept.map(of_the_marinade);
     if of_the_bench.is_none() && first.is_some() {
         poured_first = marinade.take();
     }
     let halved = poured_first.is_some() && bench.boils_down();
-    let litres = base_l(bench, case.liquid_l);
-    let mut base = (litres > NOTHING_L).then(|| {
-        let name = bench.base.name();
-        match case.liquid_start_c < WARM_C {
-            true => say::so_much_poured(Volume(litres), name),
-            false => say::so_much_poured_hot(Volume(litres), name),
-        }
-    });
+    let mut base = of_the_base(bench, case);
     if poured_first.is_none() && browned_in.is_some() {
         poured_first = base.take();
     }
     let with_meat = left
         .iter()
         .map(so_much)
-        .chain(crisp.then(say::the_crisp_bacon))
-        .chain(marinade.map(say::boiled_first))
+        .chain(crisp.then(|| crisp_bacon(bench, case)))
+        .chain(marinade.map(|thing| ThingIn { said: say::boiled_first(thing.said.clone()), ..thing }))
         .chain(base)
         .collect();
     BesideTheMeat { fat, softened, stirred_in, poured_first, halved, with_meat }
 }
 
 impl Prepare {
+    /// Whether the marinade goes into the pot: a pit, a bag and fat have no use for it.
+    pub(crate) fn keeps_the_marinade(&self, case: &ResolvedDish) -> bool {
+        self.marinade.is_some_and(|marinade| marinade.kept) && case.first().medium.is_pot()
+    }
+
     /// Whether what deglazes is boiled down by half: never beer that would grow bitter.
     pub(super) fn boils_down(&self) -> bool {
         self.wine == Wine::Halved && !deglazes(self).is_some_and(|thing| thing.what.facts().bitter)
     }
 
     /// Share of what deglazes that stands in the pot.
-    pub(super) fn stays(&self) -> f64 {
+    pub(crate) fn stays(&self) -> f64 {
         if self.boils_down() { Wine::Halved.stays() } else { Wine::Whole.stays() }
     }
 }
@@ -131,7 +162,7 @@ mod tests {
     fn told(goes_in: &BesideTheMeat) -> Vec<String> {
         let first = goes_in.poured_first.iter();
         let all = goes_in.fat.iter().chain(&goes_in.softened).chain(&goes_in.stirred_in).chain(first);
-        all.chain(&goes_in.with_meat).map(|what| Voice::default().render(what.clone())).collect()
+        all.chain(&goes_in.with_meat).map(|thing| Voice::default().render(thing.said.clone())).collect()
     }
 
     fn any_bench() -> impl Strategy<Value = Prepare> {
@@ -160,7 +191,7 @@ mod tests {
             let case = case(if in_a_bag { Method::WaterBath } else { Method::Braise });
             let told = told(&goes_in(&bench, &case, seared.then_some(SearFat::Oil)));
             for thing in bench.ingredients.iter().filter(|thing| thing.what != Larder::Flour) {
-                let wanted = Voice::default().render(so_much(thing));
+                let wanted = Voice::default().render(so_much(thing).said);
                 prop_assert_eq!(told.iter().filter(|told| **told == wanted).count(), 1, "{} in {:?}", wanted, told);
             }
             let litres = base_l(&bench, case.liquid_l);

@@ -81,6 +81,12 @@ pub(super) fn waits(forecast: &Forecast, later: &[LaterAnswer]) -> Option<Messag
     (!mush.is_empty()).then(|| prepare::later_waits(Message::list(mush, Join::And)))
 }
 
+/// What only gives its flavour.
+const SPENT: [Larder; 3] = [Larder::Onion, Larder::Carrot, Larder::Celery];
+/// What of the larder comes out before the plate.
+pub(crate) const COMES_OUT: [Larder; 6] =
+    [Larder::WholeSpice, Larder::BayLeaf, Larder::Thyme, Larder::Onion, Larder::Carrot, Larder::Celery];
+
 /// What has to come out before the plate: what, and when and why.
 pub(super) fn take_out(bench: &Prepare, case: &ResolvedDish) -> Vec<(Message, Message)> {
     let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
@@ -91,7 +97,7 @@ pub(super) fn take_out(bench: &Prepare, case: &ResolvedDish) -> Vec<(Message, Me
         (has(Larder::BayLeaf), say::out_bay(), say::out_bay_why()),
         (has(Larder::Thyme), say::out_thyme(), say::out_thyme_why()),
         (
-            [Larder::Onion, Larder::Carrot, Larder::Celery].into_iter().any(has),
+            SPENT.into_iter().any(has),
             say::out_vegetables(),
             say::out_vegetables_why(),
         ),

@@ -170,6 +170,8 @@ pub fn usual_fat(case: &ResolvedDish, bench: &Prepare) -> SearFat {
 /// How long a side browns, s, and how hot the pan is for it, °C; sugar burns: a coat of it wants the pan gentler.
 fn browned(bench: &Prepare) -> Option<(f64, f64)> {
     let (brown_s, hot_c) = match bench.sear {
+        // A broth that is to be clear takes nothing brown.
+        _ if bench.clear => return None,
         Sear::None => return None,
         Sear::Hard => (BROWN_HARD_S, 230.0),
         Sear::Light => (BROWN_LIGHT_S, 205.0),

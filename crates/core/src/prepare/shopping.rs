@@ -32,7 +32,7 @@ pub struct ShoppingItem {
 }
 
 /// Oil for each batch, mL. Practice.
-const OIL_ML: f64 = 15.0;
+pub(crate) const OIL_ML: f64 = 15.0;
 
 /// The list as it is gathered.
 struct List {

@@ -9,7 +9,7 @@ use crate::forecast::{ResolvedDish, ResolvedPart};
 /// A close trim takes so much more than the usual one. Working value.
 const CLOSE: f64 = 1.6;
 /// Share of the trimmings that is sinew and silver skin; the rest is fat. Working value.
-const SINEW_SHARE: f64 = 0.35;
+pub(crate) const SINEW_SHARE: f64 = 0.35;
 
 impl Trim {
     /// Trimmed off, % of the raw mass, for a cut that usually loses so much.

@@ -5,7 +5,7 @@ use ergastic_words::{Join, Message};
 use super::opened::Opened;
 use crate::bench::{Addition, Larder, Prepare};
 use crate::cuts::{EatenAs, STEWING_PIECE_M};
-use crate::finish::{FILM_MM, SAUCE_A_HEAD_L, SauceRequest, path};
+use crate::finish::{FILM_MM, SAUCE_A_HEAD_L, SauceMade, SauceRequest, path};
 use crate::forecast::{Forecast, ResolvedDish};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
@@ -83,6 +83,8 @@ pub struct Durations {
     pub rest_min: f64,
     /// What the sauce needs.
     pub sauce_making: Message,
+    /// What becomes of the liquid.
+    pub sauce: SauceMade,
     /// Slicing, pulling or portioning.
     pub slice_min: f64,
     /// Plating.
@@ -116,6 +118,7 @@ struct SauceWork {
     skim_min: f64,
     make_min: f64,
     making: Message,
+    made: SauceMade,
 }
 
 /// Minutes from the board to the plate: the knife or two forks go on by weight, chunks only change their pot. Working values.
@@ -213,7 +216,7 @@ impl PotAtTender {
 impl SauceWork {
     /// Where there is none.
     fn none() -> Self {
-        Self { skim_min: 0.0, make_min: 0.0, making: Message::nothing() }
+        Self { skim_min: 0.0, make_min: 0.0, making: Message::nothing(), made: SauceMade::default() }
     }
 
     fn of(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, left: &PotAtTender) -> Self {
@@ -225,7 +228,7 @@ impl SauceWork {
             hob_w: Some(burner.watts),
             hob_kind: Some(burner.kind),
             share: Some(tonight(plan.people, left.liquid_l)),
-            target: plan.target,
+            target: plan.finished_as(),
             thickener: plan.thickener,
             ..left.as_sauce()
         };
@@ -237,6 +240,7 @@ impl SauceWork {
             // What takes longer is planned in whole fives: to the minute it is not kept.
             make_min: if minutes <= SHORT_MIN { f64::max(minutes.ceil(), 5.0) } else { (minutes / 5.0).ceil() * 5.0 },
             making: Message::list(after_skim.map(|(_, what)| what), Join::Sentences),
+            made: path.made,
         }
     }
 }
@@ -286,6 +290,7 @@ impl Durations {
             sauce_min: sauce.make_min,
             rest_min: resting_min(last.rest_min, case.main().eaten_as, case.main().sides_m[0]),
             sauce_making: sauce.making,
+            sauce: sauce.made,
             slice_min: cutting_up_min(case.main().eaten_as, forecast.yield_kg.unwrap_or(case.mass_kg)),
             plate_min: (2.0 + 0.5 * f64::from(plan.people)).clamp(3.0, 15.0).ceil(),
             fat_l: left.fat_l,

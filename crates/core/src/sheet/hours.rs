@@ -5,9 +5,11 @@ use std::collections::BTreeMap;
 use ergastic_words::Voice;
 use jiff::Timestamp;
 
+use super::course::follow;
 use super::steps::{Block, Step, StepMoment, Steps, Where};
 use super::stock::Stock;
 use super::tasks::{Task, TaskId, Window};
+use super::worked::Settled;
 use crate::clock::{Stretch, minutes_between, plus_minutes};
 use crate::kitchen::ThingKind;
 use ergastic_schedule::{
@@ -234,9 +236,9 @@ pub(crate) fn tasks(
     first: usize,
     placing: &Placing,
     frame: &PlacingFrame,
-    voice: Voice,
+    worked: &Settled,
 ) -> Vec<Task> {
-    let mut told = Telling { dish: dish.0, voice, tasks: Vec::new() };
+    let mut told = Telling { dish: dish.0, voice: worked.case.voice, tasks: Vec::new() };
     for (number, block) in steps.blocks.iter().enumerate() {
         let (start, squeezed) = match placing.jobs[first + number] {
             Placed::At(at) => (at, false),
@@ -267,6 +269,7 @@ pub(crate) fn tasks(
         task.after.retain(|id| there.contains(id));
     }
     told.tasks.sort_by_key(|task| (task.start, task.kind, task.id));
+    follow(worked, &mut told.tasks);
     told.tasks
 }
 
@@ -302,6 +305,7 @@ impl Telling<'_> {
             window,
             cautions: step.cautions.clone(),
             pours_l: step.pours_l,
+            ledger: Vec::new(),
         });
     }
 
@@ -343,6 +347,7 @@ impl Telling<'_> {
             window,
             cautions: stretch.cautions.clone(),
             pours_l: 0.0,
+            ledger: Vec::new(),
         });
     }
 }

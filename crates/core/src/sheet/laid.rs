@@ -63,7 +63,7 @@ pub(crate) fn lay_back(
         taken: Vec::new(),
     };
     let placing = solve(&problem(&[&asked], &frame), 0, &worked.case.how.cancel)?;
-    let tasks = tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice);
+    let tasks = tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked);
     let start = |id| tasks.iter().find(|task| task.id == id).map(|task| task.start);
     let served_at = plus_minutes(plan.serve_at, f64::from(placing.late));
     let broken = broken_promises(&[(&asked, &plan.name)], &placing, worked.case.voice, &[0], &[]);
@@ -121,7 +121,7 @@ pub(crate) fn lay(
         frame.fixed.truncate(known.len());
         solve(&problem(&[&asked], &frame), 0, &worked.case.how.cancel)?
     };
-    Ok(tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice))
+    Ok(tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked))
 }
 
 /// Where nothing hinders: as soon as can be, whatever the hour.
@@ -147,7 +147,7 @@ fn at_once(asked: &Steps, worked: &Settled) -> Result<(PlacingFrame, Placing)> {
 /// A dish's tasks in their order, where nothing hinders; their hours mean nothing.
 pub(crate) fn unhindered(asked: &Steps, plan: &Plan, worked: &Settled) -> Result<Vec<Task>> {
     let (frame, placing) = at_once(asked, worked)?;
-    Ok(tasks(asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice))
+    Ok(tasks(asked, (&plan.name, 0), 0, &placing, &frame, worked))
 }
 
 /// Minutes from the first thing that has to be done to the meat meeting the heat, where nothing hinders.

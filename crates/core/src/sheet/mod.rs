@@ -3,6 +3,7 @@
 mod back;
 mod bench;
 mod broken;
+mod course;
 mod durations;
 mod hours;
 mod laid;

@@ -152,7 +152,7 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<RemedyTried> {
         changed(plan, say::skip_the_sear(), say::skip_the_sear_trade(), |plan| plan.prepare.sear = Sear::None)
     });
     // A glaze takes its time at the boil; starch does not.
-    let reduces = plan.target == Target::Glaze;
+    let reduces = plan.finished_as() == Target::Glaze;
     let thickened =
         reduces.then(|| changed(plan, say::thicken_it(), say::thicken_it_trade(), |plan| plan.target = Target::Gravy));
     let pressed = pressed(plan, &case, kitchen);

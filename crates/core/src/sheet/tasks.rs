@@ -8,6 +8,7 @@ use serde::{Deserialize, Deserializer, Serialize, Serializer};
 use utoipa::ToSchema;
 
 use crate::kitchen::Lane;
+use crate::ledger::LedgerLine;
 use crate::safety::Caution;
 
 /// What kind of task it is, in the order of the work.
@@ -376,6 +377,9 @@ pub struct Task {
     /// Liquid that is poured in with it, L.
     #[serde(default)]
     pub pours_l: f64,
+    /// What it moves.
+    #[serde(default)]
+    pub ledger: Vec<LedgerLine>,
 }
 
 /// Tasks that can't be kept as they are, in words.

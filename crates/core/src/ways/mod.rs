@@ -118,7 +118,7 @@ pub use fields::{Fields, LaneChoice, MethodChoice, fields};
 pub(crate) use fill::Fill;
 pub use fill::Filled;
 pub use fuel::Burned;
-pub use goes_in::BesideTheMeat;
+pub use goes_in::{BesideTheMeat, ComesFrom, ThingIn};
 pub use id::WayId;
 pub use method::{
     AFTER_SMOKE_BATH_C, HeatSource, MOVE_MIN, Method, NIGHT_MIN, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C,

@@ -2,7 +2,7 @@
 
 use ergastic_words::{Join, Message, sheet as say};
 
-use super::goes_in::BesideTheMeat;
+use super::goes_in::{BesideTheMeat, ThingIn, said};
 use crate::bench::Wood;
 use crate::kitchen::Lane;
 
@@ -39,7 +39,7 @@ impl DishFacts<'_> {
     /// What is put in beside the meat, if anything is.
     pub fn beside(&self) -> Option<Message> {
         let with = &self.goes_in.with_meat;
-        (!with.is_empty()).then(|| Message::list(with.clone(), Join::And))
+        (!with.is_empty()).then(|| Message::list(said(with), Join::And))
     }
 
     /// A step, and what is put in with the meat there.
@@ -51,7 +51,7 @@ impl DishFacts<'_> {
     /// What the meat goes in with; none where it goes in alone.
     pub fn with_meat(&self) -> Option<Message> {
         let juices = self.seared.then(say::its_resting_juices);
-        let mut with: Vec<Message> = juices.into_iter().chain(self.goes_in.with_meat.iter().cloned()).collect();
+        let mut with: Vec<Message> = juices.into_iter().chain(said(&self.goes_in.with_meat)).collect();
         if with.is_empty() && self.poured() {
             with.push(say::the_liquid_in_the_pot());
         }
@@ -66,14 +66,14 @@ pub type Instruction = (Lane, Message, Message);
 pub fn into_the_pot(dish: &DishFacts) -> (Message, Message) {
     let BesideTheMeat { fat, softened, stirred_in, poured_first, halved, .. } = dish.goes_in;
     let seared = dish.seared;
-    let list = |things: &[Message]| (!things.is_empty()).then(|| Message::list(things.to_vec(), Join::And));
+    let list = |things: &[ThingIn]| (!things.is_empty()).then(|| Message::list(said(things), Join::And));
     let melted = list(fat).map(say::fat_into_the_pan);
     let soften = list(softened).map(|things| match seared || melted.is_some() {
         true => say::soften_in_that_fat(things),
         false => say::soften(things),
     });
     let stir_in = list(stirred_in).map(say::stir_in_and_cook);
-    let scrape = match (poured_first.clone(), halved, seared) {
+    let scrape = match (poured_first.as_ref().map(|thing| thing.said.clone()), halved, seared) {
         (Some(what), true, true) => Some(say::deglaze_seared(what)),
         (Some(what), true, false) => Some(say::deglaze(what)),
         (Some(what), false, true) => Some(say::deglaze_whole_seared(what)),

@@ -13,6 +13,8 @@ use ergastic_schedule::{Give, Minute};
 
 /// From so long ahead on salt seasons more than the surface, h.
 const SEASONS_FROM_H: f64 = 3.0;
+/// Salted so shortly before the pan it is taken out for it, h. Practice.
+const AT_THE_PAN_H: f64 = 0.5;
 /// One step at the board waits for the next so long at most, min: a night.
 const NEXT_BORNE: Minute = 1440;
 /// In the marinade past two days it turns mealy. Published.
@@ -34,11 +36,22 @@ pub(super) fn board(worked: &Settled, pan: TaskId) -> Vec<Block> {
     let mut laid = Board { blocks: Vec::new(), ahead: Vec::new(), beside: Vec::new() };
     let bench = &worked.bench;
     laid.knife(worked, bench);
-    laid.salt(worked, bench, pan);
+    laid.rinse(bench);
+    if bench.brine.is_some() {
+        laid.salt(worked, bench, pan, false);
+    }
     laid.soak(bench);
+    // What is salted at the pan is out and dry before; what a soak or a blanching would wash off goes on after it.
+    let late = bench.brine.is_none() && (bench.clear || bench.salt_h <= AT_THE_PAN_H);
+    if bench.brine.is_none() && !late {
+        laid.salt(worked, bench, pan, false);
+    }
     laid.marinade(worked, bench);
-    laid.rinse_and_clear(worked, bench);
+    laid.clear(worked, bench);
     laid.take_out(worked, bench, pan);
+    if late {
+        laid.salt(worked, bench, pan, true);
+    }
     laid.chained(pan)
 }
 
@@ -108,7 +121,7 @@ impl Board {
         }
     }
 
-    fn salt(&mut self, worked: &Settled, bench: &Prepare, pan: TaskId) {
+    fn salt(&mut self, worked: &Settled, bench: &Prepare, pan: TaskId, late: bool) {
         let durations = &worked.durations;
         if durations.salt_g <= 0.5 {
             return;
@@ -136,7 +149,11 @@ impl Board {
         let block = self.add(salt(why), WaitAhead::straight_on(4 * NEXT_BORNE));
         // No time of its own is left: it is done while the pan gets hot.
         block.give = Give::Squeezed(5.0);
-        let ahead = Wait::until(pan, 0.0005, 2 * NEXT_BORNE).at_best(whole(bench.salt_h * 60.0), 0, SALT_SHORT);
+        let salt_h = if bench.clear { 0.0 } else { bench.salt_h };
+        if late {
+            block.by_day = None;
+        }
+        let ahead = Wait::until(pan, 0.0005, 2 * NEXT_BORNE).at_best(whole(salt_h * 60.0), 0, SALT_SHORT);
         block.place = Where::Before(vec![ahead]);
     }
 
@@ -172,21 +189,26 @@ impl Board {
             block.only_before = Some(TaskId::MarinateOut);
             self.beside.push(block);
         }
-        let what = if marinade.kept { say::marinade_out_kept() } else { say::marinade_out() };
+        let kept = bench.keeps_the_marinade(&worked.case);
+        let what = if kept { say::marinade_out_kept() } else { say::marinade_out() };
         let seared = worked.durations.sear.is_some();
         let why = if seared { prepare::marinade_why() } else { prepare::marinade_unseared_why() };
-        let caution = marinade.kept.then(|| safety::marinade(worked.case.voice));
+        let caution = kept.then(|| safety::marinade(worked.case.voice));
         let step = Step::new(TaskId::MarinateOut, TaskKind::Marinate, Lane::Board, (what, why), 5);
         let temper = whole(bench.temper_min);
         let ahead = WaitAhead { ideal: temper, least: 0, under: TEMPER_SHORT, longer: 60 };
         self.add(step.minding(caution), ahead).by_day = None;
     }
 
-    fn rinse_and_clear(&mut self, worked: &Settled, bench: &Prepare) {
+    fn rinse(&mut self, bench: &Prepare) {
         if bench.rinse {
             let said = (say::rinse(), say::rinse_why());
-            self.add(Step::new(TaskId::Rinse, TaskKind::Soak, Lane::Board, said, 2), WaitAhead::straight_on(60));
+            let step = Step::new(TaskId::Rinse, TaskKind::Soak, Lane::Board, said, 2);
+            self.add(step, WaitAhead::straight_on(NEXT_BORNE));
         }
+    }
+
+    fn clear(&mut self, worked: &Settled, bench: &Prepare) {
         if !bench.clear {
             return;
         }

@@ -5,7 +5,6 @@ use ergastic_words::{Join, Length, Mass, Message, Minutes, Volume, sheet as say}
 use super::step::{Block, Step, StepMoment, Steps, Unattended, Wait, Where, whole};
 use super::words;
 use super::words::BackInto;
-use crate::bench::Level;
 use crate::finish::Target;
 use crate::kitchen::Lane;
 use crate::kitchen::ThingKind;
@@ -61,7 +60,11 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Settled) -> Tas
     let place = Where::Before(vec![Wait::until(TaskId::Serve, CUT_WAITS.0, CUT_WAITS.1).said()]);
     steps.blocks.push(Block::new(vec![slice.after(after)], place));
     let grams = Mass(durations.yield_kg / f64::from(plan.people));
-    let said = (say::serve(plan.people, grams), say::serve_why());
+    let fresh: Vec<_> =
+        plan.prepare.later.iter().filter(|thing| thing.what.is_fresh()).map(|thing| thing.what.name()).collect();
+    let scattered = (!fresh.is_empty()).then(|| say::fresh_over(Message::list(fresh, Join::And)));
+    let plated = std::iter::once(say::serve(plan.people, grams)).chain(scattered);
+    let said = (Message::list(plated, Join::Sentences), say::serve_why());
     let serve = Step::new(TaskId::Serve, TaskKind::Serve, Lane::Hands, said, whole(durations.plate_min));
     let wet_l = if case.stages.iter().any(|stage| stage.medium.is_pot()) { case.liquid_l } else { 0.0 };
     let hours = worked.ready_min(0.5).unwrap_or(0.0) / 60.0;
@@ -72,10 +75,9 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Settled) -> Tas
 }
 
 fn back_into(plan: &Plan, worked: &Settled) -> BackInto {
-    match (worked.durations.has_sauce(), plan.target) {
+    match (worked.durations.has_sauce(), plan.finished_as()) {
         (false, _) => BackInto::Nothing,
         (true, Target::Broth) => BackInto::Broth,
-        (true, _) if plan.prepare.level == Some(Level::Soup) => BackInto::Broth,
         (true, _) => BackInto::Sauce,
     }
 }

@@ -120,7 +120,12 @@ fn hold_borne(worked: &Settled) -> Minute {
 fn simmer(worked: &Settled, at: Minute, day_before: bool) -> Step {
     let (case, durations) = (&worked.case, &worked.durations);
     let (lane, what, why) = case.first().medium.way().meets_the_heat(case.pot().lid, &worked.facts());
-    let why = if day_before { say::pot_in_next_day_why() } else { why };
+    let (what, why) = match (day_before, worked.facts().beside()) {
+        (false, _) => (what, why),
+        // It lies in its liquid already.
+        (true, Some(with)) => (say::next_day_in_with(with), say::pot_in_next_day_why()),
+        (true, None) => (say::next_day_in(), say::pot_in_next_day_why()),
+    };
     let step = Step::new(TaskId::Simmer, TaskKind::Simmer, lane, (what, why), whole(durations.come_up_min)).at(at);
     // Coming to a simmer wants an eye on it, not both hands.
     let step = if durations.come_up_min <= LAID_IN_MIN { step } else { step.watched() };

@@ -1,7 +1,7 @@
 //! The pan and what follows it up to the heat: browned in batches, deglazed; the day before, cooled and left in the cold.
 
 use crate::kitchen::Lane;
-use ergastic_words::{Message, Volume, prepare, sheet as say};
+use ergastic_words::{prepare, sheet as say};
 
 use super::step::{Block, Step, StepMoment, Unattended, Wait, Where, whole};
 use super::words;
@@ -20,8 +20,13 @@ const COOLS_MIN: Minute = 90;
 const SHORT_NIGHT_MIN: Minute = 360;
 /// What a minute costs that the night is shorter. Working value.
 const NIGHT_SHORT: f64 = 0.1;
+/// What it costs that the evening's work falls into the night. Working value.
+const AT_NIGHT: f64 = 6.0;
 /// Out of the cold, the fat lifted off and topped up, min.
 const FROM_COLD_MIN: Minute = 6;
+
+/// What may have been done last with the meat before the pan.
+const BEFORE_THE_PAN: [TaskId; 4] = [TaskId::TakeOut, TaskId::MarinateOut, TaskId::BlanchRinse, TaskId::Salt];
 
 /// The steps from the hot pan to the last one before the heat, and minutes until they are done.
 pub(super) fn pan(plan: &Plan, worked: &Settled) -> (Vec<Step>, Minute) {
@@ -29,7 +34,7 @@ pub(super) fn pan(plan: &Plan, worked: &Settled) -> (Vec<Step>, Minute) {
     let mut at = sear(&mut steps, plan, worked);
     let before = steps
         .last()
-        .map_or(vec![TaskId::TakeOut, TaskId::MarinateOut, TaskId::BlanchRinse], |step: &Step| vec![step.id]);
+        .map_or(BEFORE_THE_PAN.to_vec(), |step: &Step| vec![step.id]);
     let case = &worked.case;
     let medium = &case.first().medium;
     let in_pot = medium.is_pot();
@@ -81,14 +86,14 @@ fn sear(steps: &mut Vec<Step>, plan: &Plan, worked: &Settled) -> Minute {
     let said = (say::heat_pan(words::fat(sear.fat)), why);
     let step = Step::new(TaskId::HeatPan, TaskKind::HeatPan, lane, said, hot).alone();
     steps.push(step.after([]));
-    let mut before = vec![TaskId::HeatPan, TaskId::TakeOut, TaskId::MarinateOut, TaskId::BlanchRinse];
+    let mut before = [&[TaskId::HeatPan], &BEFORE_THE_PAN[..]].concat();
     let mut at = hot;
     if plan.prepare.flour {
         // Dredged while the pan gets hot: flour that waits grows wet.
         let said = (prepare::flour(), prepare::flour_why());
         let len = hot.min(3);
         let step = Step::new(TaskId::Flour, TaskKind::TakeOut, Lane::Board, said, len).at(hot - len);
-        steps.push(step.after([TaskId::TakeOut, TaskId::MarinateOut, TaskId::BlanchRinse]));
+        steps.push(step.after(BEFORE_THE_PAN));
         before.push(TaskId::Flour);
     }
     for batch in 1..=sear.batches {
@@ -128,6 +133,7 @@ pub(super) fn night_before(
     steps.push(into.after([TaskId::Cool]));
     let night = Wait::until(TaskId::FromCold, 0.002, 2880).at_best(whole(NIGHT_MIN), SHORT_NIGHT_MIN, NIGHT_SHORT);
     let mut block = Block::new(steps, Where::Before(vec![night]));
+    block.by_day = Some(AT_NIGHT);
     block.takes = takes(plan, worked, TaskId::Deglaze);
     let stretch = Unattended {
         id: TaskId::Night,
@@ -143,9 +149,7 @@ pub(super) fn night_before(
         over: None,
         cautions: Vec::new(),
     };
-    let liquid_l = worked.case.liquid_l;
-    let what = if liquid_l > 0.005 { say::from_cold(Volume(liquid_l)) } else { say::from_cold_dry() };
-    let said: (Message, Message) = (what, say::from_cold_why());
+    let said = (say::from_cold(), say::from_cold_why());
     let from = Step::new(TaskId::FromCold, TaskKind::TakeOut, Lane::Board, said, FROM_COLD_MIN);
     (block, stretch, from.after([TaskId::Night]))
 }

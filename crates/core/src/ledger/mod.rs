@@ -1,0 +1,10 @@
+//! What every step moves: everything of a dish is somewhere, from the shop to the plate.
+
+mod book;
+mod place;
+mod substance;
+
+pub use book::LedgerLine;
+pub(crate) use book::Ledger;
+pub use place::Place;
+pub(crate) use substance::Substance;
