@@ -11,7 +11,7 @@ use crate::clock::{Stretch, minutes_between, plus_minutes, spans};
 use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::plan::{Plan, PlanPin};
-use ergastic_schedule::{Broken, Placed, Placing, solve};
+use ergastic_schedule::{Broken, Placed, Placing, Slot, solve};
 
 /// A timetable goes so many days back from serving at the most, min.
 pub(crate) const FURTHEST_MIN: f64 = 8.0 * 1440.0;
@@ -124,8 +124,17 @@ pub(crate) fn lay(
     Ok(tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked))
 }
 
+/// How long a wait of the cook's own is where nothing hinders.
+#[derive(Clone, Copy, PartialEq, Eq)]
+enum Waits {
+    /// As short as it may be.
+    Least,
+    /// As the cook wishes.
+    AsWished,
+}
+
 /// Where nothing hinders: as soon as can be, whatever the hour.
-fn at_once(asked: &Steps, worked: &Settled) -> Result<(PlacingFrame, Placing)> {
+fn at_once(asked: &Steps, worked: &Settled, waits: Waits) -> Result<(PlacingFrame, Placing)> {
     let frame = PlacingFrame {
         serve_at: Timestamp::UNIX_EPOCH,
         now: Some(Timestamp::UNIX_EPOCH),
@@ -139,6 +148,9 @@ fn at_once(asked: &Steps, worked: &Settled) -> Result<(PlacingFrame, Placing)> {
     let mut problem = problem(&[asked], &frame);
     for job in &mut problem.jobs {
         job.grid = None;
+        if let (Waits::AsWished, Slot::Before(gaps)) = (waits, &mut job.place) {
+            gaps.iter_mut().for_each(|gap| gap.least = gap.least.max(gap.ideal));
+        }
     }
     let placing = solve(&problem, 0, &worked.case.how.cancel)?;
     Ok((frame, placing))
@@ -146,13 +158,13 @@ fn at_once(asked: &Steps, worked: &Settled) -> Result<(PlacingFrame, Placing)> {
 
 /// A dish's tasks in their order, where nothing hinders; their hours mean nothing.
 pub(crate) fn unhindered(asked: &Steps, plan: &Plan, worked: &Settled) -> Result<Vec<Task>> {
-    let (frame, placing) = at_once(asked, worked)?;
+    let (frame, placing) = at_once(asked, worked, Waits::AsWished)?;
     Ok(tasks(asked, (&plan.name, 0), 0, &placing, &frame, worked))
 }
 
 /// Minutes from the first thing that has to be done to the meat meeting the heat, where nothing hinders.
 pub(crate) fn lead_min(asked: &Steps, worked: &Settled) -> Result<f64> {
-    let (_, placing) = at_once(asked, worked)?;
+    let (_, placing) = at_once(asked, worked, Waits::Least)?;
     let met = asked.blocks.iter().zip(&placing.jobs).find_map(|(block, placed)| {
         let Placed::At(at) = placed else { return None };
         block.step(TaskId::Simmer).map(|step| at + step.at)
