@@ -162,7 +162,7 @@ fn bought(sheet: &Sheet, what: &str) -> Vec<f64> {
 }
 
 proptest! {
-    #![proptest_config(ProptestConfig { failure_persistence: None, ..ProptestConfig::with_cases(1500) })]
+    #![proptest_config(ProptestConfig { failure_persistence: None, ..ProptestConfig::with_cases(800) })]
 
     #[test]
     fn everything_is_somewhere_from_the_shop_to_the_plate(

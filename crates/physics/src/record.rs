@@ -43,6 +43,9 @@ pub struct Frame {
     pub left: PartLosses,
 }
 
+/// So long a pot may take to fill with juice of its own before it counts as dry, s. Practice.
+const JUICE_COMES_S: f64 = 30.0 * MINUTE_S;
+
 /// A median run, written down.
 #[derive(Debug, Clone)]
 pub struct Record {
@@ -133,7 +136,9 @@ impl<'a> Recorder<'a> {
             stage.medium.is_pot()
                 && (frame.ran_dry || frame.liquid_l <= stage.vessel.floor_m2 * self.case.model.p.pot.dry_m * 1000.0)
         };
-        let dry_s = self.frames.iter().find(dry).map(|frame| frame.time_s);
+        // Where nothing is poured the juice has to come first, of the meat and of what softens beside it.
+        let wet = |frame: &&Frame| !dry(frame) || frame.time_s >= JUICE_COMES_S;
+        let dry_s = self.frames.iter().skip_while(|frame| !wet(frame)).find(dry).map(|frame| frame.time_s);
         Record { times, frames: self.frames, warm_s: self.warm_s, stage_ends_s: self.stage_ends_s, dry_s }
     }
 
@@ -295,6 +300,16 @@ mod tests {
         assert!(record.warm_s.is_some_and(|warm_s| warm_s > 600.0 && warm_s < record.times.ready_s));
         assert_eq!(record.at(-5.0).time_s, 0.0);
         assert_eq!(record.at(f64::MAX).time_s, last.time_s);
+    }
+
+    #[test]
+    fn a_pot_that_fills_with_its_own_juice_is_not_dry_before_that_has_come() {
+        let poured = |liquid_l: f64, larder_water_l: f64| {
+            let case = Case { liquid_l, larder_water_l, ..simmered(0.06) };
+            recorded(&case, 300.0, 63.0, &How::default()).unwrap().dry_s
+        };
+        assert_eq!(poured(0.0, 1.0), None, "a kilo of tomatoes is liquid in half an hour");
+        assert_eq!(poured(1.0, 0.0), None);
     }
 
     #[test]

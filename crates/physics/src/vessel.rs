@@ -1,8 +1,8 @@
 //! The pot: a lump of water, iron and meat on a hob or in an oven, and the steam that leaves it.
 
 use crate::parameters::{CoverFigures, Parameters};
-use crate::units::MINUTE_S;
 use crate::steam::{LATENT_HEAT, Saturation, vapour};
+use crate::units::MINUTE_S;
 
 /// Specific heat of water, J/(kg K).
 pub const WATER_SPECIFIC_HEAT: f64 = 4186.0;

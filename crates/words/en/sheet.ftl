@@ -151,6 +151,11 @@ next-day-in-with = Heat it again with { $with }
 next-day-in = Heat it again
 pot-in-next-day-why = Slowly to the boil: only then does the clock count.
 
+# $names (Message)
+comes-out = Take out the { $names }
+    .before-the-boil-why = Just before it boils: boiled, it turns slimy and bitter.
+    .before-it-clouds-why = It has given its flavour; longer and it clouds the broth.
+
 ## Where the meat is meanwhile.
 
 back-bare = Back into the fridge, uncovered
@@ -354,7 +359,7 @@ side-cooks = It cooks: { $what }
     .why = Look in on it now and then.
 # $what (Message)
 side-off = Take off: { $what }
-    .why = Drain it, and keep it warm under a lid.
+    .why = Keep it warm under a lid.
 
 ## What can't be kept.
 

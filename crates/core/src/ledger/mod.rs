@@ -4,7 +4,7 @@ mod book;
 mod place;
 mod substance;
 
-pub use book::LedgerLine;
 pub(crate) use book::Ledger;
+pub use book::LedgerLine;
 pub use place::Place;
 pub(crate) use substance::Substance;

@@ -81,26 +81,63 @@ pub(super) fn waits(forecast: &Forecast, later: &[LaterAnswer]) -> Option<Messag
     (!mush.is_empty()).then(|| prepare::later_waits(Message::list(mush, Join::And)))
 }
 
-/// What only gives its flavour.
+/// Vegetables that only give their flavour.
 const SPENT: [Larder; 3] = [Larder::Onion, Larder::Carrot, Larder::Celery];
-/// What of the larder comes out before the plate.
-pub(crate) const COMES_OUT: [Larder; 6] =
-    [Larder::WholeSpice, Larder::BayLeaf, Larder::Thyme, Larder::Onion, Larder::Carrot, Larder::Celery];
+/// What only gives its flavour, and comes out again.
+const FLAVOURS: [Larder; 8] = [
+    Larder::Onion,
+    Larder::Carrot,
+    Larder::Celery,
+    Larder::Garlic,
+    Larder::Ginger,
+    Larder::WholeSpice,
+    Larder::BayLeaf,
+    Larder::Thyme,
+];
+
+/// When something comes out of the pot again.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(crate) enum ComesOut {
+    /// Before it boils.
+    BeforeTheBoil,
+    /// When it has given its flavour, and before it clouds a broth.
+    BeforeItClouds,
+    /// As the meat is lifted.
+    WithTheMeat,
+}
+
+/// When a thing of the larder comes out of such a pot; nothing where it is eaten or has become one with the liquid.
+fn comes_out(what: Larder, bench: &Prepare, case: &ResolvedDish) -> Option<ComesOut> {
+    let way = case.first().medium.facts();
+    let open = way.opens && !way.locked && way.comes_up && case.stages.len() == 1;
+    match what {
+        Larder::Seaweed if open => Some(ComesOut::BeforeTheBoil),
+        _ if FLAVOURS.contains(&what) && bench.clear && open => Some(ComesOut::BeforeItClouds),
+        // Garlic is soft by then and is eaten.
+        Larder::Garlic => None,
+        _ => (what == Larder::Seaweed || FLAVOURS.contains(&what)).then_some(ComesOut::WithTheMeat),
+    }
+}
+
+/// The things of a bench that come out then.
+pub(super) fn coming_out(bench: &Prepare, case: &ResolvedDish, when: ComesOut) -> Vec<Larder> {
+    let all = bench.ingredients.iter().map(|thing| thing.what);
+    all.filter(|what| comes_out(*what, bench, case) == Some(when)).collect()
+}
 
 /// What has to come out before the plate: what, and when and why.
 pub(super) fn take_out(bench: &Prepare, case: &ResolvedDish) -> Vec<(Message, Message)> {
     let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
-    let has = |what: Larder| bench.ingredients.iter().any(|thing| thing.what == what);
+    let with_the_meat = coming_out(bench, case, ComesOut::WithTheMeat);
+    let has = |what: Larder| with_the_meat.contains(&what);
     let out = [
         (bench.strings > 0, say::out_strings(bench.strings), say::out_strings_why()),
         (has(Larder::WholeSpice), say::out_spices(), say::out_spices_why()),
         (has(Larder::BayLeaf), say::out_bay(), say::out_bay_why()),
         (has(Larder::Thyme), say::out_thyme(), say::out_thyme_why()),
-        (
-            SPENT.into_iter().any(has),
-            say::out_vegetables(),
-            say::out_vegetables_why(),
-        ),
+        (SPENT.into_iter().any(has), say::out_vegetables(), say::out_vegetables_why()),
+        (has(Larder::Ginger), say::out_ginger(), say::out_ginger_why()),
+        (has(Larder::Seaweed), say::out_seaweed(), say::out_seaweed_why()),
         (bones, say::out_bones(), say::out_bones_why()),
     ];
     out.into_iter().filter(|(is_in, ..)| *is_in).map(|(_, what, why)| (what, why)).collect()

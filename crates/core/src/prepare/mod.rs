@@ -41,7 +41,7 @@ pub(crate) use carries::said_at_the_table;
 pub use carries::{AllergenFrom, alcohol_left};
 pub use dial::{CoalRing, DialSetting};
 pub(crate) use goes_in::rendered_bacon_g;
-pub(crate) use later::{COMES_OUT, softens_by};
+pub(crate) use later::{ComesOut, softens_by};
 pub use later::{LaterAnswer, TakeOut};
 pub use offers::{LaterOffer, Offer, Offers, Thickness};
 pub(crate) use pot::poured_on_the_way;
@@ -304,6 +304,11 @@ impl Prepare {
     /// Minutes of boiling that down in the pan; none where it goes in as it is.
     pub(crate) fn boiling_down_min(&self, kitchen: &Kitchen) -> f64 {
         goes_in::boiling_down_min(self, Burner::of_hob(self, kitchen))
+    }
+
+    /// What of the larder comes out of the pot then.
+    pub(crate) fn coming_out(&self, case: &ResolvedDish, when: ComesOut) -> Vec<Larder> {
+        later::coming_out(self, case, when)
     }
 
     /// What comes out as the meat is lifted.

@@ -102,7 +102,9 @@ impl BenchFigures<'_> {
         if self.sear.happens() && self.sear.fat == SearFat::Oil {
             list.millilitres(Shelf::Dry, Larder::Oil.name(), Some(OIL_ML * f64::from(self.sear.batches)));
         }
-        if self.bench.flour {
+        // Flour of the bench is what it is dredged in.
+        let on_the_bench = self.bench.ingredients.iter().any(|thing| thing.what == Larder::Flour);
+        if self.bench.flour && !on_the_bench {
             list.grams_for(Shelf::Dry, Larder::Flour.name(), flour_g(self.case), say::buy_to_dredge());
         }
         if self.salt.g > 0.0 {

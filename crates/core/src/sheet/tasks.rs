@@ -53,6 +53,8 @@ pub enum TaskKind {
     Check,
     /// Something goes in.
     Add,
+    /// Something comes out.
+    Remove,
     /// From one heat to the next.
     Move,
     /// Pressure falls.
@@ -82,6 +84,7 @@ impl TaskKind {
             self,
             Self::Check
                 | Self::Add
+                | Self::Remove
                 | Self::Move
                 | Self::Rest
                 | Self::Preheat
@@ -208,6 +211,8 @@ pub enum TaskId {
     Check(u32),
     /// Something put in, from 1.
     Add(u32),
+    /// Something taken out, from 1.
+    Remove(u32),
     /// What is served beside it is put on, from 1.
     Side(u32),
     /// It cooks.
@@ -260,7 +265,7 @@ const ALONE: [(TaskId, &str); 36] = [
 type NumberedTask = fn(u32) -> TaskId;
 
 /// Those of which it may have several.
-const NUMBERED: [(NumberedTask, &str); 13] = [
+const NUMBERED: [(NumberedTask, &str); 14] = [
     (TaskId::Soak, "soak"),
     (TaskId::Sear, "sear"),
     (TaskId::Warm, "warm"),
@@ -271,6 +276,7 @@ const NUMBERED: [(NumberedTask, &str); 13] = [
     (TaskId::TopUp, "top_up"),
     (TaskId::Check, "check"),
     (TaskId::Add, "add"),
+    (TaskId::Remove, "remove"),
     (TaskId::Side, "side"),
     (TaskId::SideCook, "side_cook"),
     (TaskId::SideOff, "side_off"),
@@ -301,6 +307,7 @@ impl TaskId {
             | Self::TopUp(number)
             | Self::Check(number)
             | Self::Add(number)
+            | Self::Remove(number)
             | Self::Side(number)
             | Self::SideCook(number)
             | Self::SideOff(number) => number,

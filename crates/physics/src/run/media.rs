@@ -82,9 +82,7 @@ impl<const L: usize> Surround<'_, L> {
             Medium::Oven { set_c, fan, start } => {
                 let half_s = 0.5 * self.step_s;
                 let air_c = |since_s: f64| match start {
-                    FirstHeat::ColdOven => {
-                        set_c - (set_c - 20.0) * (-(since_s + half_s) / p.pot.cold_oven_s).exp()
-                    }
+                    FirstHeat::ColdOven => set_c - (set_c - 20.0) * (-(since_s + half_s) / p.pot.cold_oven_s).exp(),
                     _ => set_c,
                 };
                 self.balance(lanes, &stage.vessel, fan, start_s, air_c, parts);

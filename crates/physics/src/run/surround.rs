@@ -246,7 +246,8 @@ impl<'a, const L: usize> Surround<'a, L> {
             for lane in 0..L {
                 let open = &self.open;
                 let now_c = self.celsius[lane];
-                let income = |mean_c: f64| self.step_s * open.conductance[lane] * (open.oven_c[lane] - mean_c) - heat[lane];
+                let income =
+                    |mean_c: f64| self.step_s * open.conductance[lane] * (open.oven_c[lane] - mean_c) - heat[lane];
                 let (closed_c, steam) = close(income, open.heat_capacity[lane], now_c, self.next_c[lane]);
                 self.next_c[lane] = if open.waits[lane] { closed_c } else { self.next_c[lane] };
                 self.steam_kg[lane] += if open.waits[lane] { steam } else { 0.0 };

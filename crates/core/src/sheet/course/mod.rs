@@ -99,6 +99,7 @@ impl Course<'_> {
             TaskId::Simmer => self.meet_the_heat(),
             TaskId::TopUp(_) | TaskId::Check(_) => self.top_up(task.pours_l),
             TaskId::Add(number) => self.add(number),
+            TaskId::Remove(number) => self.remove(number),
             TaskId::Lift => self.lift(),
             TaskId::Skim => self.skim(),
             TaskId::Sauce => self.sauce(),

@@ -4,7 +4,7 @@ use super::Course;
 use crate::bench::Larder;
 use crate::finish::Thickener;
 use crate::ledger::{Place, Substance};
-use crate::prepare::COMES_OUT;
+use crate::prepare::ComesOut;
 use crate::ways::WayId;
 use ergastic_physics::juices::FAT_KG_PER_L;
 
@@ -22,8 +22,23 @@ impl Course<'_> {
         }
         self.book.carry_all(Substance::Bone, Place::Tray, Place::Bin);
         self.book.carry_all(Substance::Sinew, Place::Vessel, Place::Bin);
-        for what in COMES_OUT {
-            self.book.carry_all(Substance::Larder(what), Place::Vessel, Place::Bin);
+        self.out(ComesOut::WithTheMeat);
+    }
+
+    pub(super) fn remove(&mut self, number: u32) {
+        self.out(if number == 1 { ComesOut::BeforeTheBoil } else { ComesOut::BeforeItClouds });
+    }
+
+    /// What comes out of the pot then is thrown away; the water of vegetables stays.
+    fn out(&mut self, when: ComesOut) {
+        let (bench, case) = (&self.worked.bench, &self.worked.case);
+        for larder in bench.coming_out(case, when) {
+            let what = Substance::Larder(larder);
+            if when == ComesOut::BeforeItClouds {
+                let water_g = self.book.at(what, Place::Vessel) * larder.facts().water_pct / 100.0;
+                self.book.turn(what, water_g, Place::Vessel, Substance::Liquid);
+            }
+            self.book.carry_all(what, Place::Vessel, Place::Bin);
         }
     }
 

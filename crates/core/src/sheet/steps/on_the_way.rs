@@ -3,10 +3,11 @@
 use ergastic_words::{Join, Message, Minutes, Temperature, Volume, sheet as say};
 
 use super::step::{Block, Step, Steps, Where, whole};
-use crate::bench::Addition;
+use crate::bench::{Addition, Larder};
 use crate::forecast::Leg;
 use crate::heat::pot::Lid;
 use crate::kitchen::Lane;
+use crate::prepare::ComesOut;
 use crate::safety;
 use crate::sheet::durations::LOOK_MIN;
 use crate::sheet::tasks::{TaskId, TaskKind};
@@ -20,6 +21,10 @@ use ergastic_schedule::{Give, Minute};
 const CHANCES: [f64; 3] = [0.25, 0.5, 0.75];
 /// Putting something in, min.
 const ADD_MIN: Minute = 3;
+/// Out comes seaweed so long before the boil, and what flavours a clear broth so long after it; taking it out, min. Practice.
+const BEFORE_THE_BOIL_MIN: f64 = 3.0;
+const FLAVOURS_MIN: f64 = 30.0;
+const OUT_MIN: Minute = 2;
 /// A look may be so much sooner or later, min.
 const LOOK_WITHIN: (Minute, Minute) = (10, 15);
 /// Liquid poured in so near to a look is poured at that look, min.
@@ -42,6 +47,7 @@ pub(super) fn on_the_way(steps: &mut Steps, worked: &Settled, lifted: TaskId, re
     let poured = top_ups(steps, worked, &looks, ready_min);
     looked(steps, worked, &looks, &poured);
     later(steps, worked, lifted, ready_min);
+    comes_out(steps, worked, ready_min);
     tended(steps, worked, ready_min);
     wrapped(steps, worked, ready_min);
 }
@@ -147,6 +153,25 @@ fn later(steps: &mut Steps, worked: &Settled, lifted: TaskId, ready_min: f64) {
         let step = minding_the_lid(Step::new(id, TaskKind::Add, Lane::Hands, said, ADD_MIN), worked);
         let slack = slack.clamp(0, 60);
         near(steps, step.after([TaskId::Simmer]), lifted, -before, (slack, 0), Give::Never);
+    }
+}
+
+/// What only gives its flavour comes out when it has given it.
+fn comes_out(steps: &mut Steps, worked: &Settled, ready_min: f64) {
+    let come_up = worked.durations.come_up_min;
+    let boil = (ComesOut::BeforeTheBoil, come_up - BEFORE_THE_BOIL_MIN, say::comes_out_before_the_boil_why());
+    let clouds = (ComesOut::BeforeItClouds, come_up + FLAVOURS_MIN, say::comes_out_before_it_clouds_why());
+    for (number, (when, at_min, why)) in (1..).zip([boil, clouds]) {
+        let names: Vec<Message> = worked.bench.coming_out(&worked.case, when).into_iter().map(Larder::name).collect();
+        if names.is_empty() {
+            continue;
+        }
+        let said = (say::comes_out(Message::list(names, Join::And)), why);
+        let step = Step::new(TaskId::Remove(number), TaskKind::Remove, Lane::Hands, said, OUT_MIN);
+        let at = whole(f64::min(at_min, ready_min - f64::from(OUT_MIN)).max(1.0));
+        let after = if number == 1 { Vec::new() } else { vec![TaskId::Simmer] };
+        let within = if number == 1 { (3, 0) } else { (5, 15) };
+        near(steps, step.after(after), TaskId::Simmer, at, (within.0.min(at), within.1), Give::Never);
     }
 }
 

@@ -32,9 +32,7 @@ const BEFORE_THE_PAN: [TaskId; 4] = [TaskId::TakeOut, TaskId::MarinateOut, TaskI
 pub(super) fn pan(plan: &Plan, worked: &Settled) -> (Vec<Step>, Minute) {
     let mut steps = Vec::new();
     let mut at = sear(&mut steps, plan, worked);
-    let before = steps
-        .last()
-        .map_or(BEFORE_THE_PAN.to_vec(), |step: &Step| vec![step.id]);
+    let before = steps.last().map_or(BEFORE_THE_PAN.to_vec(), |step: &Step| vec![step.id]);
     let case = &worked.case;
     let medium = &case.first().medium;
     let in_pot = medium.is_pot();
