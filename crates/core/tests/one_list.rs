@@ -6,7 +6,7 @@ use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{MatchRequest, match_ways};
 use ergastic_core::meal::meal_of_plans;
 use ergastic_core::plan::Plan;
-use ergastic_core::sheet::{BenchStep, TaskKind, work_back};
+use ergastic_core::sheet::{BenchStep, TaskId, TaskKind, work_back};
 use jiff::Timestamp;
 use proptest::prelude::*;
 use serde_json::{Value, json};
@@ -107,7 +107,10 @@ proptest! {
             let task = sheet.tasks.iter().find(|task| task.id == step.id);
             prop_assert!(task.is_some(), "{} stands on the bench and not on the sheet", step.id);
             let task = task.unwrap();
-            prop_assert_eq!((&task.what, &task.why, task.kind), (&step.what, &step.why, step.kind));
+            // Where the meat waits meanwhile is for the hours to say: by itself the bench waits for nobody.
+            let alike = task.what.starts_with(&step.what) || step.what.starts_with(&task.what) || step.id == TaskId::TakeOut;
+            prop_assert!(alike, "{} and {}", task.what, step.what);
+            prop_assert_eq!((&task.why, task.kind), (&step.why, step.kind));
             let takes = minutes_between(task.start, task.end);
             prop_assert!(!task.hands_on || (takes - step.min).abs() < 1.0, "{}: {takes} and {} min", step.id, step.min);
         }

@@ -4992,6 +4992,20 @@ export interface components {
             /** @description The same in sentences; none where nothing was learned. */
             words: string[];
         };
+        /** @description One thing that a task moves. What becomes something else in its place leaves and arrives there: two lines from and to it. */
+        LedgerLine: {
+            /** @description From there. */
+            from: components["schemas"]["Place"];
+            /**
+             * Format: double
+             * @description How much, g.
+             */
+            g: number;
+            /** @description To there. */
+            to: components["schemas"]["Place"];
+            /** @description What: `meat` (or `meat:` and a part's number), `bone`, `sinew`, `fat`, `liquid`, `salt`, or a larder key. */
+            what: string;
+        };
         /**
          * @description What is left.
          * @enum {string}
@@ -5576,6 +5590,8 @@ export interface components {
             kind: components["schemas"]["TaskKind"];
             /** @description Where. */
             lane: components["schemas"]["Lane"];
+            /** @description What it moves. */
+            ledger: components["schemas"]["LedgerLine"][];
             /** @description It can be put at an hour, and given its length; what goes on by itself follows from the rest. */
             moves: boolean;
             /**
@@ -6263,6 +6279,11 @@ export interface components {
             /** @description Its id in the meal's sheet. */
             task: string;
         };
+        /**
+         * @description Where something of a dish is.
+         * @enum {string}
+         */
+        Place: "shop" | "fridge" | "board" | "bowl" | "pan" | "vessel" | "tray" | "jar" | "plate" | "bin" | "air";
         /** @description Where a job came to lie. */
         Placed: {
             /** @description From this minute on. */
@@ -8665,6 +8686,8 @@ export interface components {
             kind: components["schemas"]["TaskKind"];
             /** @description Where. */
             lane: components["schemas"]["Lane"];
+            /** @description What it moves. */
+            ledger: components["schemas"]["LedgerLine"][];
             /**
              * Format: double
              * @description Liquid that is poured in with it, L.
@@ -8685,7 +8708,7 @@ export interface components {
          * @description What kind of task it is, in the order of the work.
          * @enum {string}
          */
-        TaskKind: "trim" | "salt" | "soak" | "marinate" | "blanch" | "take_out" | "preheat" | "heat_pan" | "sear" | "deglaze" | "cool" | "simmer" | "braise" | "tend" | "wrap" | "mop" | "top_up" | "check" | "add" | "move" | "release" | "hold" | "lift" | "rest" | "skim" | "sauce" | "side" | "slice" | "serve";
+        TaskKind: "trim" | "salt" | "soak" | "marinate" | "blanch" | "take_out" | "preheat" | "heat_pan" | "sear" | "deglaze" | "cool" | "simmer" | "braise" | "tend" | "wrap" | "mop" | "top_up" | "check" | "add" | "remove" | "move" | "release" | "hold" | "lift" | "rest" | "skim" | "sauce" | "side" | "slice" | "serve";
         /**
          * @description What has become of a task.
          * @enum {string}

@@ -1,6 +1,6 @@
 //! When what goes in later goes in, and what comes out again.
 
-use ergastic_words::{Join, Message, Voice, larder as say, prepare};
+use ergastic_words::{Join, Message, Voice, larder as say, prepare, sheet};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -143,10 +143,29 @@ pub(super) fn take_out(bench: &Prepare, case: &ResolvedDish) -> Vec<(Message, Me
     out.into_iter().filter(|(is_in, ..)| *is_in).map(|(_, what, why)| (what, why)).collect()
 }
 
-/// The same as the answer carries it.
+/// What comes out before the meat does: what, and when and why.
+fn out_early(bench: &Prepare, case: &ResolvedDish) -> Vec<(Message, Message)> {
+    let boil = (ComesOut::BeforeTheBoil, sheet::comes_out_before_the_boil_why());
+    let clouds = (ComesOut::BeforeItClouds, sheet::comes_out_before_it_clouds_why());
+    let told = |(when, why)| {
+        let names: Vec<Message> = coming_out(bench, case, when).into_iter().map(Larder::name).collect();
+        (!names.is_empty()).then(|| (Message::list(names, Join::And), why))
+    };
+    [boil, clouds].into_iter().filter_map(told).collect()
+}
+
+fn told(out: Vec<(Message, Message)>, voice: Voice) -> Vec<TakeOut> {
+    out.into_iter().map(|(what, why)| TakeOut { what: voice.render(what), words: voice.render(why) }).collect()
+}
+
+/// All that comes out, as the answer carries it.
 pub(super) fn taken_out(bench: &Prepare, case: &ResolvedDish) -> Vec<TakeOut> {
-    let told = |(what, why)| TakeOut { what: case.voice.render(what), words: case.voice.render(why) };
-    take_out(bench, case).into_iter().map(told).collect()
+    told([out_early(bench, case), take_out(bench, case)].concat(), case.voice)
+}
+
+/// What comes out as the meat is lifted, as the answer carries it.
+pub(super) fn taken_out_at_the_lift(bench: &Prepare, case: &ResolvedDish) -> Vec<TakeOut> {
+    told(take_out(bench, case), case.voice)
 }
 
 /// Cautions that the additions bring.

@@ -323,7 +323,7 @@ impl Prepare {
 
     /// The same, each with why.
     pub(crate) fn taken_out(&self, case: &ResolvedDish) -> Vec<TakeOut> {
-        later::taken_out(self, case)
+        later::taken_out_at_the_lift(self, case)
     }
 
     fn trim_into(&self, request: &mut ForecastRequest) {
