@@ -234,6 +234,7 @@ export const task = (over: Partial<Schemas['Task']> = {}): Schemas['Task'] => ({
   after: [],
   cautions: [],
   pours_l: 0,
+  ledger: [],
   ...over,
 });
 

@@ -22,7 +22,7 @@ impl Course<'_> {
             TaskId::Salt => {
                 let salt_g = self.worked.durations.salt_g;
                 self.book.buy(Substance::Salt, salt_g, Place::Board);
-                self.into_the_meat(Substance::Salt, salt_g, Place::Board);
+                self.add_to_the_meat(Substance::Salt, salt_g, Place::Board);
                 return self.back(waits_min, true);
             }
             _ => {}
@@ -57,7 +57,7 @@ impl Course<'_> {
     pub(super) fn out_of_the_bowl(&mut self, id: TaskId, waits_min: f64) -> Told {
         if id == TaskId::BrineOut {
             let taken_g = f64::min(self.worked.case.salt_g, self.book.at(Substance::Salt, Place::Bowl));
-            self.into_the_meat(Substance::Salt, taken_g, Place::Bowl);
+            self.add_to_the_meat(Substance::Salt, taken_g, Place::Bowl);
         }
         self.meat_to(Place::Board);
         self.book.empty(Place::Bowl, Place::Bin);

@@ -92,7 +92,7 @@ impl Course<'_> {
             TaskId::HeatPan => self.fat_into_the_pan(),
             TaskId::Sear(batch) => self.sear(batch),
             TaskId::Light | TaskId::Preheat => self.melt_the_fat(),
-            TaskId::Deglaze => self.into_it(),
+            TaskId::Deglaze => self.scrape_or_rub(),
             TaskId::Cool => self.meat_to(Place::Vessel),
             TaskId::IntoCold => self.book.empty(Place::Vessel, Place::Fridge),
             TaskId::FromCold => self.book.empty(Place::Fridge, Place::Vessel),
@@ -150,7 +150,7 @@ impl Course<'_> {
     }
 
     /// Something that is spread over all the meat becomes part of it.
-    fn into_the_meat(&mut self, what: Substance, g: f64, at: Place) {
+    fn add_to_the_meat(&mut self, what: Substance, g: f64, at: Place) {
         let all: f64 = self.worked.case.parts.iter().map(|part| part.mass_kg).sum();
         for (meat, part) in self.meat().into_iter().zip(&self.worked.case.parts) {
             self.book.turn(what, g * part.mass_kg / all, at, meat);

@@ -46,7 +46,7 @@ impl Course<'_> {
         let bought_g = on_the_bench.map_or(clings_g, |thing| thing.grams());
         self.meat_to(Place::Board);
         self.book.buy(flour, bought_g, Place::Board);
-        self.into_the_meat(flour, f64::min(clings_g, bought_g), Place::Board);
+        self.add_to_the_meat(flour, f64::min(clings_g, bought_g), Place::Board);
         self.book.carry_all(flour, Place::Board, Place::Bin);
     }
 
@@ -97,7 +97,7 @@ impl Course<'_> {
     }
 
     /// The step before the heat: into the pan and scraped into the pot, rubbed in, or bagged.
-    pub(super) fn into_it(&mut self) {
+    pub(super) fn scrape_or_rub(&mut self) {
         let goes_in = &self.worked.durations.goes_in;
         if !self.worked.case.first().medium.is_pot() {
             self.meat_to(Place::Board);
@@ -169,7 +169,7 @@ impl Course<'_> {
         for (what, g) in self.book.everything_at(Place::Board) {
             let Substance::Larder(larder) = what else { continue };
             if !larder.facts().liquid && !FATS.contains(&larder) && !STAYS_ITSELF.contains(&larder) {
-                self.into_the_meat(what, g, Place::Board);
+                self.add_to_the_meat(what, g, Place::Board);
             }
         }
     }
