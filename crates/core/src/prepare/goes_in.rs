@@ -23,8 +23,8 @@ const AROMATICS: [Larder; 11] = [
     Larder::Ginger,
     Larder::Garlic,
 ];
-/// What things are fried in.
-const FATS: [Larder; 3] = [Larder::Oil, Larder::Butter, Larder::KeptFat];
+/// What things are fried in; it swims on what is poured.
+pub(crate) const FATS: [Larder; 3] = [Larder::Oil, Larder::Butter, Larder::KeptFat];
 
 /// What softens in the fat, in its order. Nothing is fried for a clear broth.
 fn aromatics(bench: &Prepare) -> impl Iterator<Item = &Ingredient> {

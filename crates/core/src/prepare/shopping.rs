@@ -5,10 +5,11 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
+use super::goes_in::rendered_bacon_g;
 use super::laid::BenchFigures;
-use super::salt::BACON_G_PER_KG;
 use super::schools::flour_g;
 use crate::bench::{Larder, SearFat, Shelf};
+use crate::forecast::ResolvedDish;
 use crate::ways::Buys;
 
 /// One line of the list.
@@ -33,6 +34,11 @@ pub struct ShoppingItem {
 
 /// Oil for each batch, mL. Practice.
 pub(crate) const OIL_ML: f64 = 15.0;
+
+/// Fat that covers the meat and stands a finger above it, L.
+pub(crate) fn covering_fat_l(case: &ResolvedDish) -> f64 {
+    f64::max(0.1, case.packing.litres_for(1.05))
+}
 
 /// The list as it is gathered.
 struct List {
@@ -96,7 +102,7 @@ impl BenchFigures<'_> {
 
     fn buy_for_the_pan(&self, list: &mut List) {
         if self.bench.renders_bacon() {
-            let g = BACON_G_PER_KG * self.case.mass_kg;
+            let g = rendered_bacon_g(self.bench, self.case);
             list.grams_for(Shelf::Butcher, Larder::Bacon.name(), g, say::buy_to_render());
         }
         if self.sear.happens() && self.sear.fat == SearFat::Oil {
@@ -135,7 +141,7 @@ impl BenchFigures<'_> {
     fn buy_for_the_heat(&self, list: &mut List) {
         match self.case.first().medium.facts().buys {
             Buys::Fat => {
-                let ml = f64::max(0.1, self.case.packing.litres_for(1.05)) * 1000.0;
+                let ml = covering_fat_l(self.case) * 1000.0;
                 list.millilitres_for(Shelf::Cold, say::buy_fat(), Some(ml), say::buy_to_cover());
             }
             Buys::Wood => {

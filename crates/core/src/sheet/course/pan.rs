@@ -3,7 +3,7 @@
 use super::Course;
 use crate::bench::{Addition, Larder, SearFat, SearIn};
 use crate::ledger::{Place, Substance};
-use crate::prepare::{OIL_ML, rendered_bacon_g};
+use crate::prepare::{FATS, OIL_ML, covering_fat_l, rendered_bacon_g};
 use crate::ways::{Buys, ComesFrom, ThingIn};
 use ergastic_physics::juices::FAT_KG_PER_L;
 
@@ -26,8 +26,6 @@ const STAYS_ITSELF: [Larder; 16] = [
     Larder::FreshTomato,
     Larder::Seaweed,
 ];
-/// What swims on it.
-const FATS: [Larder; 3] = [Larder::Oil, Larder::Butter, Larder::KeptFat];
 
 impl Course<'_> {
     /// Where the meat is browned: in a pan, or in the pot it cooks in.
@@ -91,8 +89,7 @@ impl Course<'_> {
         let case = &self.worked.case;
         let covers = case.first().medium.facts().buys == Buys::Fat;
         if covers && self.book.at(Substance::Fat, Place::Vessel) == 0.0 {
-            let litres = f64::max(0.1, case.packing.litres_for(1.05));
-            self.book.buy(Substance::Fat, litres * FAT_KG_PER_L * 1000.0, Place::Vessel);
+            self.book.buy(Substance::Fat, covering_fat_l(case) * FAT_KG_PER_L * 1000.0, Place::Vessel);
         }
     }
 
